@@ -1,0 +1,5 @@
+import { BookScreen } from '@/features/book';
+
+export default function Page() {
+  return <BookScreen />;
+}

@@ -1,0 +1,5 @@
+import { NewPieceScreen } from '@/features/survey';
+
+export default function Page() {
+  return <NewPieceScreen />;
+}

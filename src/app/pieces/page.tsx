@@ -1,0 +1,5 @@
+import { PiecesScreen } from '@/features/pieces';
+
+export default function Page() {
+  return <PiecesScreen />;
+}

@@ -1,0 +1,5 @@
+import { ResinsScreen } from '@/features/resins';
+
+export default function Page() {
+  return <ResinsScreen />;
+}

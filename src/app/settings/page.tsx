@@ -1,0 +1,5 @@
+import { SettingsScreen } from '@/features/settings';
+
+export default function Page() {
+  return <SettingsScreen />;
+}

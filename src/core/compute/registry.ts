@@ -1,0 +1,146 @@
+import Joi from 'joi';
+import { coatLedger } from '../coat';
+import { checkShape, measureShape, type Shape } from '../geometry';
+import {
+  checkMix,
+  checkSheet,
+  coatClock,
+  ripeSeconds,
+  splitMix,
+  windowsByTemperature,
+  workingTime,
+  type CoatClockInput,
+  type MixParts,
+  type RateLaw,
+  type ResinSheet,
+  type TemperatureStep,
+} from '../resin';
+import type { LedgerInput } from '../coat';
+import { ok, type Result } from '../result';
+import {
+  historySchema,
+  instant,
+  lawSchema,
+  mixPartsSchema,
+  number,
+  positive,
+  reserveSchema,
+  shapeSchema,
+  sheetSchema,
+} from './schemas';
+
+/** A named computation: its input's schema and the pure function that does it. */
+export interface Computation<I, O> {
+  readonly schema: Joi.Schema<I>;
+  readonly run: (input: I) => Result<O>;
+}
+
+const define = <I, O>(schema: Joi.Schema<I>, run: (input: I) => Result<O>): Computation<I, O> => ({
+  schema,
+  run,
+});
+
+/** Runs `then` with a sheet that has been checked; faults get `sheet` in front of their path. */
+function withSheet<T>(sheet: ResinSheet, then: () => T): Result<T> {
+  const checked = checkSheet(sheet);
+  if (checked.ok) return ok(then());
+  return { ok: false, issues: checked.issues.map((i) => ({ ...i, path: ['sheet', ...i.path] })) };
+}
+
+/**
+ * The one table of computations. It serves the worker protocol and `POST /api/compute`; docs/api.md
+ * has an example of each. Later stages add theirs here.
+ */
+export const COMPUTATIONS = {
+  measureShape: define<Shape, ReturnType<typeof measureShape>>(
+    shapeSchema as Joi.Schema<Shape>,
+    (shape) => {
+      const checked = checkShape(shape);
+      return checked.ok ? ok(measureShape(checked.value)) : checked;
+    },
+  ),
+  coatLedger: define(
+    Joi.object<LedgerInput>({
+      areas: Joi.array()
+        .items(
+          Joi.object({
+            name: Joi.string().max(200).required(),
+            areaM2: number(),
+            areaSigmaM2: number(),
+            count: number().integer(),
+            openEdgeLengthM: number(),
+            edgeHeightM: number(),
+          }),
+        )
+        .required(),
+      thicknessM: number(),
+      densityKgM3: number(),
+      law: lawSchema,
+      restS: number(),
+      reserve: reserveSchema,
+    }),
+    coatLedger,
+  ),
+  splitMix: define(
+    Joi.object<{ totalM3: number; parts: MixParts }>({ totalM3: number(), parts: mixPartsSchema }),
+    ({ totalM3, parts }) => splitMix(totalM3, parts),
+  ),
+  checkMix: define(
+    Joi.object<{ aKg: number; bKg: number; parts: MixParts }>({
+      aKg: positive(),
+      bKg: number().min(0),
+      parts: mixPartsSchema,
+    }),
+    ({ aKg, bKg, parts }) => {
+      const split = splitMix(1e-3, parts);
+      return split.ok ? ok(checkMix(aKg, bKg, parts)) : split;
+    },
+  ),
+  ripeHours: define(
+    Joi.object<{ history: TemperatureStep[]; fromMs: number; toMs: number; law: RateLaw }>({
+      history: historySchema,
+      fromMs: instant(),
+      toMs: instant(),
+      law: Joi.object({
+        activationEnergyJMol: positive(),
+        referenceTemperatureK: positive(),
+      }).required(),
+    }),
+    ({ history, fromMs, toMs, law }) =>
+      ok({ ripeHours: ripeSeconds(history, fromMs, toMs, law) / 3600 }),
+  ),
+  coatClock: define(
+    Joi.object<CoatClockInput>({
+      pouredMs: instant(),
+      nowMs: instant(),
+      history: historySchema,
+      sheet: sheetSchema,
+    }),
+    (input) => withSheet(input.sheet, () => coatClock(input)),
+  ),
+  workingTime: define(
+    Joi.object<{ sheet: ResinSheet; massKg: number; temperatureK: number }>({
+      sheet: sheetSchema,
+      massKg: positive(),
+      temperatureK: positive(),
+    }),
+    ({ sheet, massKg, temperatureK }) =>
+      withSheet(sheet, () => ({ workingS: workingTime(sheet, massKg, temperatureK) })),
+  ),
+  windowsByTemperature: define(
+    Joi.object<{ sheet: ResinSheet; fromK: number; toK: number; count: number }>({
+      sheet: sheetSchema,
+      fromK: positive(),
+      toK: positive().greater(Joi.ref('fromK')),
+      count: number().integer().min(2).max(2000),
+    }),
+    ({ sheet, fromK, toK, count }) =>
+      withSheet(sheet, () => windowsByTemperature(sheet, fromK, toK, count)),
+  ),
+} as const;
+
+export type ComputeName = keyof typeof COMPUTATIONS;
+export type ComputeInput<N extends ComputeName> =
+  (typeof COMPUTATIONS)[N] extends Computation<infer I, unknown> ? I : never;
+export type ComputeOutput<N extends ComputeName> =
+  (typeof COMPUTATIONS)[N] extends Computation<never, infer O> ? O : never;

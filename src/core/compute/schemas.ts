@@ -1,0 +1,98 @@
+import Joi from 'joi';
+
+/** Joi pieces shared by the inputs of the registry. All numbers SI, strict, finite. */
+const number = () => Joi.number().strict().required();
+const positive = () => number().greater(0);
+const instant = () => number().min(0).max(8.64e15);
+
+export const shapeSchema = Joi.alternatives()
+  .conditional('.kind', {
+    switch: [
+      {
+        is: Joi.valid('rectangle', 'ellipse'),
+        then: Joi.object({ kind: Joi.string(), widthM: number(), heightM: number() }),
+      },
+      {
+        is: 'roundedRectangle',
+        then: Joi.object({
+          kind: Joi.string(),
+          widthM: number(),
+          heightM: number(),
+          radiusM: number(),
+        }),
+      },
+      { is: 'disc', then: Joi.object({ kind: Joi.string(), diameterM: number() }) },
+      {
+        is: 'regularPolygon',
+        then: Joi.object({
+          kind: Joi.string(),
+          sides: number(),
+          sizeM: number(),
+          across: Joi.valid('flats', 'corners').required(),
+        }),
+      },
+    ],
+    otherwise: Joi.object({
+      kind: Joi.valid(
+        'rectangle',
+        'roundedRectangle',
+        'disc',
+        'ellipse',
+        'regularPolygon',
+      ).required(),
+    }).unknown(),
+  })
+  .required();
+
+const mixParts = {
+  ratio: Joi.object({
+    by: Joi.valid('volume', 'mass').required(),
+    a: number(),
+    b: number(),
+  }).required(),
+  densityAKgM3: number(),
+  densityBKgM3: number(),
+};
+export const mixPartsSchema = Joi.object(mixParts).required();
+
+const law = { viscosityPaS: number(), doublingS: number() };
+export const lawSchema = Joi.object(law).required();
+
+const TIME_NAMES = [
+  'workingS',
+  'noFlowS',
+  'leatheryS',
+  'recoatOpensS',
+  'recoatClosesS',
+  'unmaskClosesS',
+  'handleS',
+  'hardS',
+  'warmLoadS',
+  'fullS',
+] as const;
+
+export const sheetSchema = Joi.object({
+  ...mixParts,
+  ...law,
+  activationEnergyJMol: number(),
+  referenceTemperatureK: number(),
+  workingMassKg: number(),
+  thinnestM: number(),
+  thickestM: number(),
+  times: Joi.object(Object.fromEntries(TIME_NAMES.map((name) => [name, number()]))).required(),
+}).required();
+
+export const historySchema = Joi.array()
+  .items(Joi.object({ fromMs: instant(), temperatureK: positive() }))
+  .min(1)
+  .required();
+
+export const reserveSchema = Joi.alternatives()
+  .conditional('.by', {
+    is: 'share',
+    then: Joi.object({ by: Joi.string(), share: number() }),
+    otherwise: Joi.object({ by: Joi.valid('risk', 'share').required(), confidence: number() }),
+  })
+  .required();
+
+export { number, positive, instant };

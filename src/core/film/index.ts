@@ -1,0 +1,2 @@
+export { fluidityLeft, type DoublingLaw } from './fluidity';
+export { drainedEdgeMean } from './drainedEdge';

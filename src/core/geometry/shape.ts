@@ -1,0 +1,90 @@
+import { fail, ok, type Issue, type Result } from '../result';
+
+/** Outline of a face. Lengths in m. */
+export type Shape =
+  | { readonly kind: 'rectangle'; readonly widthM: number; readonly heightM: number }
+  | {
+      readonly kind: 'roundedRectangle';
+      readonly widthM: number;
+      readonly heightM: number;
+      readonly radiusM: number;
+    }
+  | { readonly kind: 'disc'; readonly diameterM: number }
+  | { readonly kind: 'ellipse'; readonly widthM: number; readonly heightM: number }
+  | {
+      readonly kind: 'regularPolygon';
+      readonly sides: number;
+      readonly sizeM: number;
+      readonly across: 'flats' | 'corners';
+    };
+
+export type ShapeKind = Shape['kind'];
+export const SHAPE_KINDS: readonly ShapeKind[] = [
+  'rectangle',
+  'roundedRectangle',
+  'disc',
+  'ellipse',
+  'regularPolygon',
+];
+
+/** What a bench takes: 1 mm to 10 m. Common practice, no source. */
+export const SIZE_LIMITS_M = { min: 1e-3, max: 10 } as const;
+export const POLYGON_SIDES = { min: 3, max: 60 } as const;
+
+/** Largest corner radius of a rounded rectangle, m: half its shorter side. */
+export function maxRadiusM(widthM: number, heightM: number): number {
+  return Math.min(widthM, heightM) / 2;
+}
+
+function sizeIssue(name: string, value: number): Issue[] {
+  if (value >= SIZE_LIMITS_M.min && value <= SIZE_LIMITS_M.max) return [];
+  return [{ code: 'out-of-range', path: [name], value, allowed: SIZE_LIMITS_M }];
+}
+
+function shapeIssues(shape: Shape): Issue[] {
+  switch (shape.kind) {
+    case 'rectangle':
+    case 'ellipse':
+      return [...sizeIssue('widthM', shape.widthM), ...sizeIssue('heightM', shape.heightM)];
+    case 'roundedRectangle': {
+      const max = maxRadiusM(shape.widthM, shape.heightM);
+      const radius: Issue[] =
+        shape.radiusM >= 0 && shape.radiusM <= max
+          ? []
+          : [
+              {
+                code: 'does-not-fit',
+                path: ['radiusM'],
+                value: shape.radiusM,
+                allowed: { min: 0, max },
+              },
+            ];
+      return [
+        ...sizeIssue('widthM', shape.widthM),
+        ...sizeIssue('heightM', shape.heightM),
+        ...radius,
+      ];
+    }
+    case 'disc':
+      return sizeIssue('diameterM', shape.diameterM);
+    case 'regularPolygon': {
+      const { sides } = shape;
+      const fits =
+        Number.isInteger(sides) && sides >= POLYGON_SIDES.min && sides <= POLYGON_SIDES.max;
+      const count: Issue[] = fits
+        ? []
+        : [{ code: 'out-of-range', path: ['sides'], value: sides, allowed: POLYGON_SIDES }];
+      return [...sizeIssue('sizeM', shape.sizeM), ...count];
+    }
+  }
+}
+
+/**
+ * Checks that a shape can lie on a bench.
+ * @returns the shape itself, or every fault with the name of the dimension:
+ *   `out-of-range` (1 mm to 10 m; 3 to 60 sides) or `does-not-fit` (corner radius).
+ */
+export function checkShape(shape: Shape): Result<Shape> {
+  const issues = shapeIssues(shape);
+  return issues.length > 0 ? fail(...issues) : ok(shape);
+}

@@ -1,0 +1,2 @@
+export { normalQuantile } from './normalQuantile';
+export { seededRandom } from './seededRandom';

@@ -1,0 +1,45 @@
+export {
+  massRatioBA,
+  mixDensity,
+  mixPartsIssues,
+  splitMix,
+  volumeRatioBA,
+  DENSITY_LIMITS_KG_M3,
+  RATIO_LIMITS,
+  type MixParts,
+  type MixRatio,
+  type MixSplit,
+} from './ratio';
+export {
+  checkMix,
+  RATIO_TOLERANCE,
+  scaleRatioError,
+  smallestBatchKg,
+  type MixCheck,
+} from './mixCheck';
+export {
+  DEFAULT_ACTIVATION_ENERGY,
+  DEFAULT_REFERENCE_K,
+  instantAtRipe,
+  ripeRate,
+  ripeSeconds,
+  ROOM_LIMITS_K,
+  type RateLaw,
+  type TemperatureStep,
+} from './ripeHours';
+export { checkSheet, TIME_ORDER, type ResinSheet, type SheetTimes } from './sheet';
+export {
+  coatClock,
+  CURING_STATES,
+  SHEET_TIME_SIGMA,
+  stateAt,
+  type CoatClock,
+  type CoatClockInput,
+  type CoatState,
+  type CoatWindow,
+  type CuringState,
+  type StateSpan,
+  type WindowKind,
+} from './coatClock';
+export { workingTime } from './workingTime';
+export { windowsByTemperature, type WindowsAtTemperature } from './windowsByTemperature';

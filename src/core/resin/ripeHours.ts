@@ -1,0 +1,100 @@
+import { assert } from '../result';
+import { GAS_CONSTANT } from '../units';
+
+/** Room temperature from an instant on, until the next step. The last step goes on for ever. */
+export interface TemperatureStep {
+  /** Milliseconds since the epoch. */
+  readonly fromMs: number;
+  readonly temperatureK: number;
+}
+
+/** How a resin's rate depends on temperature. */
+export interface RateLaw {
+  readonly activationEnergyJMol: number;
+  readonly referenceTemperatureK: number;
+}
+
+/**
+ * Default apparent activation energy of room-temperature amine-cured epoxy, J/mol, and its plausible
+ * range. From memory (published-type values 45–65 kJ/mol).
+ */
+export const DEFAULT_ACTIVATION_ENERGY = { value: 55e3, min: 45e3, max: 65e3 } as const;
+/** 22 °C: the temperature most sheets state their times at. */
+export const DEFAULT_REFERENCE_K = 295.15;
+/** Temperatures between which the law is used here, K (5 to 45 °C). Judgement, no source. */
+export const ROOM_LIMITS_K = { min: 278.15, max: 318.15 } as const;
+
+/**
+ * Speed of cure against the reference temperature: ripe hours per hour.
+ * @param temperatureK film temperature, K, > 0 @param law activation energy and reference
+ * @throws RangeError when the temperature is not above zero
+ * Source: equivalent age, Arrhenius form, ASTM C1074 (Freiesleben Hansen & Pedersen 1977), from memory:
+ *   exp(−E/R (1/T − 1/Tref)).
+ */
+export function ripeRate(temperatureK: number, law: RateLaw): number {
+  assert(temperatureK > 0, 'ripeRate', temperatureK);
+  const perKelvin = law.activationEnergyJMol / GAS_CONSTANT;
+  return Math.exp(-perKelvin * (1 / temperatureK - 1 / law.referenceTemperatureK));
+}
+
+interface Stretch {
+  readonly fromMs: number;
+  readonly toMs: number;
+  readonly rate: number;
+}
+
+/** The record cut at its steps from `startMs` on; the first step also holds for all time before it. */
+function* stretches(
+  history: readonly TemperatureStep[],
+  startMs: number,
+  law: RateLaw,
+): Generator<Stretch> {
+  assert(history.length > 0, 'ripe hours: empty temperature record', history);
+  const steps = [...history].sort((a, b) => a.fromMs - b.fromMs);
+  for (const [i, step] of steps.entries()) {
+    const toMs = steps[i + 1]?.fromMs ?? Infinity;
+    const fromMs = i === 0 ? startMs : Math.max(step.fromMs, startMs);
+    if (toMs > fromMs) yield { fromMs, toMs, rate: ripeRate(step.temperatureK, law) };
+  }
+}
+
+/**
+ * Equivalent age gained between two instants.
+ * @param history room temperature, at least one step @param fromMs, toMs instants, ms since the epoch
+ * @returns ripe seconds (0 when `toMs` is not after `fromMs`)
+ * @throws RangeError on an empty history
+ * Source: ASTM C1074 as {@link ripeRate}, summed over steps of constant temperature.
+ */
+export function ripeSeconds(
+  history: readonly TemperatureStep[],
+  fromMs: number,
+  toMs: number,
+  law: RateLaw,
+): number {
+  let ripe = 0;
+  for (const s of stretches(history, fromMs, law)) {
+    if (s.fromMs >= toMs) break;
+    ripe += ((Math.min(s.toMs, toMs) - s.fromMs) / 1000) * s.rate;
+  }
+  return ripe;
+}
+
+/**
+ * The instant at which a film begun at `fromMs` has gained `ripeS` ripe seconds.
+ * @returns ms since the epoch; the last temperature is taken to go on
+ * Source: inverse of {@link ripeSeconds}, exact because each step is linear.
+ */
+export function instantAtRipe(
+  history: readonly TemperatureStep[],
+  fromMs: number,
+  ripeS: number,
+  law: RateLaw,
+): number {
+  let left = ripeS;
+  for (const s of stretches(history, fromMs, law)) {
+    const gain = ((s.toMs - s.fromMs) / 1000) * s.rate;
+    if (left <= gain) return s.fromMs + (left / s.rate) * 1000;
+    left -= gain;
+  }
+  return Infinity;
+}

@@ -1,0 +1,93 @@
+import { fail, ok, type Issue, type Result } from '../result';
+import type { DoublingLaw } from '../film';
+import { mixPartsIssues, type MixParts } from './ratio';
+import { ROOM_LIMITS_K, type RateLaw } from './ripeHours';
+
+/** Times of the data sheet in ripe seconds: seconds at the sheet's reference temperature. */
+export interface SheetTimes {
+  /** Working time in a cup of `workingMassKg`. */
+  readonly workingS: number;
+  readonly noFlowS: number;
+  readonly leatheryS: number;
+  readonly recoatOpensS: number;
+  readonly recoatClosesS: number;
+  readonly unmaskClosesS: number;
+  readonly handleS: number;
+  readonly hardS: number;
+  readonly warmLoadS: number;
+  readonly fullS: number;
+}
+
+/** A resin's own data sheet, as far as the arithmetic needs it. */
+export interface ResinSheet extends MixParts, DoublingLaw, RateLaw {
+  readonly times: SheetTimes;
+  readonly workingMassKg: number;
+  /** Film thickness that the sheet allows in one lift, m. */
+  readonly thinnestM: number;
+  readonly thickestM: number;
+}
+
+/** Pairs of times that must stand in this order (the first not after the second). */
+export const TIME_ORDER: readonly (readonly [keyof SheetTimes, keyof SheetTimes])[] = [
+  ['workingS', 'noFlowS'],
+  ['noFlowS', 'leatheryS'],
+  ['leatheryS', 'unmaskClosesS'],
+  ['noFlowS', 'recoatOpensS'],
+  ['recoatOpensS', 'recoatClosesS'],
+  ['leatheryS', 'handleS'],
+  ['recoatClosesS', 'hardS'],
+  ['hardS', 'fullS'],
+  ['hardS', 'warmLoadS'],
+];
+
+/** Longest time a sheet may state: 60 days. Judgement, no source. */
+const LONGEST_S = 60 * 86400;
+
+const within = (path: (string | number)[], value: number, min: number, max: number): Issue[] =>
+  value >= min && value <= max
+    ? []
+    : [{ code: 'out-of-range', path, value, allowed: { min, max } }];
+
+/**
+ * Checks a data sheet.
+ * @returns the sheet, or every fault with its path: `out-of-range`, or `out-of-order` at the later of
+ *   two times (the path names it, `allowed.min` is the earlier one, s)
+ */
+export function checkSheet(sheet: ResinSheet): Result<ResinSheet> {
+  const { times } = sheet;
+  const issues: Issue[] = [
+    ...mixPartsIssues(sheet),
+    ...within(['viscosityPaS'], sheet.viscosityPaS, 0.01, 100),
+    ...within(['doublingS'], sheet.doublingS, 30, 86400),
+    ...within(['activationEnergyJMol'], sheet.activationEnergyJMol, 20e3, 120e3),
+    ...within(
+      ['referenceTemperatureK'],
+      sheet.referenceTemperatureK,
+      ROOM_LIMITS_K.min,
+      ROOM_LIMITS_K.max,
+    ),
+    ...within(['workingMassKg'], sheet.workingMassKg, 0.001, 50),
+    ...within(['thinnestM'], sheet.thinnestM, 1e-5, 0.1),
+    ...within(['thickestM'], sheet.thickestM, 1e-5, 0.1),
+    ...Object.entries(times).flatMap(([name, value]) =>
+      within(['times', name], value, 60, LONGEST_S),
+    ),
+  ];
+  for (const [first, second] of TIME_ORDER) {
+    if (times[first] > times[second])
+      issues.push({
+        code: 'out-of-order',
+        path: ['times', second],
+        value: times[second],
+        allowed: { min: times[first] },
+      });
+  }
+  if (sheet.thinnestM > sheet.thickestM)
+    issues.push({
+      code: 'out-of-order',
+      path: ['thickestM'],
+      value: sheet.thickestM,
+      allowed: { min: sheet.thinnestM },
+    });
+  return issues.length > 0 ? fail(...issues) : ok(sheet);
+}

@@ -1,0 +1,198 @@
+import type { ReplacingTransaction, ShopDb } from '../db';
+import { migrate, SCHEMA_VERSION, type AnyTables } from '../migrations';
+import { TABLE_NAMES, type Photo, type TableName } from '../records/types';
+import type { RowFault } from '../records/validate';
+import { base64ToBlob, blobToBase64 } from './base64';
+
+export const SHOP_FORMAT = 'bilamina.shop';
+
+/** A whole shop in one file. Photos stand in it as base64. */
+export interface ShopFile {
+  readonly format: typeof SHOP_FORMAT;
+  readonly version: number;
+  readonly exportedMs: number;
+  readonly tables: AnyTables;
+}
+
+export type ImportResult =
+  | { readonly ok: true; readonly rows: number }
+  | { readonly ok: false; readonly faults: readonly RowFault[] };
+
+/** The whole shop, in one consistent read. */
+export async function exportShop(db: ShopDb, exportedMs: number): Promise<ShopFile> {
+  const tables = await db.transaction('r', [...TABLE_NAMES], async () => {
+    const rows = await Promise.all(
+      TABLE_NAMES.map((t) => db.table(t).toArray() as Promise<unknown[]>),
+    );
+    return Object.fromEntries(TABLE_NAMES.map((t, i) => [t, rows[i] ?? []]));
+  });
+  const photos = await Promise.all(
+    (tables['photos'] as Photo[]).map(async ({ blob, ...rest }) => ({
+      ...rest,
+      type: blob.type,
+      base64: await blobToBase64(blob),
+    })),
+  );
+  return {
+    format: SHOP_FORMAT,
+    version: SCHEMA_VERSION,
+    exportedMs,
+    tables: { ...tables, photos },
+  };
+}
+
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Reads text as a shop file: its form, its version, its tables. */
+function readEnvelope(text: string): ShopFile | RowFault {
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error);
+    return { path: '', message: `This is not JSON, or it was cut short: ${reason}` };
+  }
+  if (!isObject(data) || data['format'] !== SHOP_FORMAT)
+    return {
+      path: 'format',
+      message: `This is not a shop file: format should be “${SHOP_FORMAT}”.`,
+    };
+  const { version, tables } = data;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+    return { path: 'version', message: 'The version is missing or not a whole number.' };
+  if (version > SCHEMA_VERSION)
+    return {
+      path: 'version',
+      message: `Written by a newer Bilamina (version ${version}, this one reads up to ${SCHEMA_VERSION}). Update first.`,
+    };
+  if (!isObject(tables)) return { path: 'tables', message: 'The tables are missing.' };
+  return data as unknown as ShopFile;
+}
+
+function tableFaults(tables: AnyTables): RowFault[] {
+  const known = new Set<string>(TABLE_NAMES);
+  const unknown = Object.keys(tables)
+    .filter((t) => !known.has(t))
+    .map((t) => ({ path: `tables.${t}`, message: 'No such table.' }));
+  const missing = TABLE_NAMES.filter((t) => !Array.isArray(tables[t])).map((t) => ({
+    path: `tables.${t}`,
+    message: 'This table is missing or not a list.',
+  }));
+  return [...unknown, ...missing];
+}
+
+/** Which field of which table names a row of which other table. */
+const REFERENCES: readonly (readonly [TableName, string, TableName])[] = [
+  ['areas', 'pieceId', 'pieces'],
+  ['sessions', 'resinId', 'resins'],
+  ['batches', 'sessionId', 'sessions'],
+  ['batches', 'resinId', 'resins'],
+  ['batches', 'coatIds', 'coats'],
+  ['coats', 'pieceId', 'pieces'],
+  ['coats', 'areaIds', 'areas'],
+  ['coats', 'resinId', 'resins'],
+  ['coats', 'batchId', 'batches'],
+  ['defects', 'pieceId', 'pieces'],
+  ['defects', 'coatId', 'coats'],
+  ['photos', 'pieceId', 'pieces'],
+  ['photos', 'defectId', 'defects'],
+];
+
+function referenceFaults(
+  tables: Readonly<Record<TableName, readonly Record<string, unknown>[]>>,
+): RowFault[] {
+  const ids = new Map(TABLE_NAMES.map((t) => [t, new Set(tables[t].map((row) => row['id']))]));
+  const doubles = TABLE_NAMES.filter((t) => ids.get(t)?.size !== tables[t].length).map((t) => ({
+    path: `tables.${t}`,
+    message: 'Two rows have the same id.',
+  }));
+  const dangling = REFERENCES.flatMap(([table, field, target]) =>
+    tables[table].flatMap((row, i) =>
+      [row[field]]
+        .flat()
+        .filter((id) => id !== null && !ids.get(target)?.has(id))
+        .map((id) => ({
+          path: `tables.${table}[${i}].${field}`,
+          message: `No row ${String(id)} in ${target}.`,
+        })),
+    ),
+  );
+  return [...doubles, ...dangling];
+}
+
+function readPhotos(rows: readonly unknown[]): { rows: unknown[]; faults: RowFault[] } {
+  const faults: RowFault[] = [];
+  const read = rows.map((row, i) => {
+    if (!isObject(row)) return row;
+    const { base64, type, ...rest } = row;
+    const blob = base64ToBlob(base64, type);
+    if (!blob)
+      faults.push({ path: `tables.photos[${i}].base64`, message: 'The picture is not base64.' });
+    return { ...rest, blob };
+  });
+  return { rows: read, faults };
+}
+
+/** Every fault of a shop file, or its sound tables. */
+export async function readShopFile(
+  text: string,
+): Promise<{ ok: true; tables: AnyTables } | { ok: false; faults: readonly RowFault[] }> {
+  const file = readEnvelope(text);
+  if ('message' in file) return { ok: false, faults: [file] };
+  const form = tableFaults(file.tables);
+  if (form.length > 0) return { ok: false, faults: form };
+  const migrated = migrate(file.tables, file.version);
+  const photos = readPhotos(migrated['photos'] ?? []);
+  const tables: AnyTables = { ...migrated, photos: photos.rows };
+  const { rowFaults } = await import('../records/validate');
+  const faults = [
+    ...photos.faults,
+    ...TABLE_NAMES.flatMap((t) =>
+      (tables[t] ?? []).flatMap((row, i) =>
+        rowFaults(t, row).map((f) => ({
+          path: f.path ? `tables.${t}[${i}].${f.path}` : `tables.${t}[${i}]`,
+          message: f.message,
+        })),
+      ),
+    ),
+  ];
+  if (faults.length > 0) return { ok: false, faults };
+  const references = referenceFaults(tables as Record<TableName, Record<string, unknown>[]>);
+  return references.length > 0 ? { ok: false, faults: references } : { ok: true, tables };
+}
+
+/** Replaces every row of the shop in one transaction. */
+export async function replaceShop(db: ShopDb, tables: AnyTables): Promise<number> {
+  return db.transaction('rw', [...TABLE_NAMES], async (transaction: ReplacingTransaction) => {
+    transaction.replacingShop = true;
+    let rows = 0;
+    for (const t of TABLE_NAMES) {
+      await db.table(t).clear();
+      await db.table(t).bulkAdd([...(tables[t] ?? [])]);
+      rows += tables[t]?.length ?? 0;
+    }
+    return rows;
+  });
+}
+
+/** Imports a shop file: all of it or, when anything is wrong, nothing and the list of faults. */
+export async function importShop(db: ShopDb, text: string): Promise<ImportResult> {
+  const read = await readShopFile(text);
+  return read.ok ? { ok: true, rows: await replaceShop(db, read.tables) } : read;
+}
+
+/** Loads tables into a shop that has no pieces and no log; never over a user's data. */
+export async function fillEmptyShop(db: ShopDb, tables: AnyTables): Promise<boolean> {
+  return db.transaction('rw', [...TABLE_NAMES], async () => {
+    const counts = await Promise.all([db.pieces.count(), db.log.count(), db.resins.count()]);
+    if (counts.some((n) => n > 0)) return false;
+    const hasSettings = (await db.settings.count()) > 0;
+    for (const t of TABLE_NAMES)
+      if (t !== 'settings' || !hasSettings) await db.table(t).bulkAdd([...(tables[t] ?? [])]);
+    return true;
+  });
+}
+
+/** Empties the shop. */
+export const wipeShop = (db: ShopDb): Promise<number> => replaceShop(db, {});

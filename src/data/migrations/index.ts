@@ -1,0 +1,24 @@
+import type { AnyTables, Migration } from './migration';
+import { v1 } from './v1';
+
+export type { AnyTables, Migration };
+
+/** All steps in order, without gaps. */
+export const MIGRATIONS: readonly Migration[] = [v1];
+export const SCHEMA_VERSION = MIGRATIONS.length;
+
+/**
+ * Brings tables of an older version up to date.
+ * @param tables rows by table name @param version the version they were written by, 1…SCHEMA_VERSION
+ * @param onStep told the name of each step that ran
+ */
+export function migrate(
+  tables: AnyTables,
+  version: number,
+  onStep: (name: string) => void = () => undefined,
+): AnyTables {
+  return MIGRATIONS.filter((step) => step.version > version).reduce((current, step) => {
+    onStep(step.name);
+    return step.up(current);
+  }, tables);
+}

@@ -1,0 +1,75 @@
+import type { ShopDb } from './db';
+import type { LogEntry, LogKind, TableName, Tables } from './records/types';
+
+/** Clock, identifiers and person of one action; taken when the user acts, kept when it is tried again. */
+export interface ActionContext {
+  readonly nowMs: number;
+  readonly by: string;
+  readonly newId: () => string;
+}
+
+/** A row did not pass its schema: a bug or a hand-made file, never a typing slip (forms check first). */
+export class InvalidRowError extends Error {
+  override readonly name = 'InvalidRowError';
+}
+
+export interface Writer {
+  readonly db: ShopDb;
+  readonly context: ActionContext;
+  put<T extends Exclude<TableName, 'log'>>(table: T, row: Tables[T]): Promise<void>;
+  log(
+    kind: LogKind,
+    about: Partial<Omit<LogEntry, 'id' | 'atMs' | 'kind' | 'by'>>,
+  ): Promise<LogEntry>;
+}
+
+/**
+ * Runs one action: its changes and its log entries in a single transaction, or nothing at all.
+ * @param tables what it writes or reads besides the log
+ * @param work the changes; every row is validated before it is written
+ * @throws whatever the browser's storage throws; the transaction has then changed nothing
+ */
+export async function act<R>(
+  db: ShopDb,
+  context: ActionContext,
+  tables: readonly TableName[],
+  work: (writer: Writer) => Promise<R>,
+): Promise<R> {
+  // Joi is heavy and only needed here; it is loaded before the transaction, which would not wait for it.
+  const { rowFaults } = await import('./records/validate');
+  const check = (table: TableName, row: unknown) => {
+    const faults = rowFaults(table, row);
+    if (faults.length > 0)
+      throw new InvalidRowError(
+        `${table}: ${faults.map((f) => `${f.path}: ${f.message}`).join('; ')}`,
+      );
+  };
+  const writer: Writer = {
+    db,
+    context,
+    put: async (table, row) => {
+      check(table, row);
+      await db.table(table).put(row);
+    },
+    log: async (kind, about) => {
+      const entry: LogEntry = {
+        id: context.newId(),
+        atMs: context.nowMs,
+        kind,
+        by: context.by,
+        text: '',
+        pieceId: null,
+        coatId: null,
+        batchId: null,
+        sessionId: null,
+        aboutId: null,
+        figures: {},
+        ...about,
+      };
+      check('log', entry);
+      await db.log.add(entry);
+      return entry;
+    },
+  };
+  return db.transaction('rw', [...new Set([...tables, 'log' as const])], () => work(writer));
+}

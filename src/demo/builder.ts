@@ -1,0 +1,285 @@
+import { DEFAULT_REST_S, coatLedger } from '@/core/coat';
+import { measureShape, type Shape } from '@/core/geometry';
+import { massRatioBA, mixDensity, splitMix } from '@/core/resin';
+import { seededRandom } from '@/core/numeric';
+import type {
+  Area,
+  Batch,
+  Coat,
+  CoatKind,
+  Defect,
+  DefectKind,
+  EdgeKind,
+  LogEntry,
+  LogKind,
+  Photo,
+  Piece,
+  Resin,
+  Support,
+  WetSession,
+} from '@/data/records/types';
+
+const MINUTE = 60_000;
+
+interface PieceSpec {
+  readonly name: string;
+  readonly count?: number;
+  readonly support: Support;
+  readonly note: string;
+  readonly shape: Shape;
+  readonly edgeHeightM: number;
+  readonly edges: readonly EdgeKind[];
+}
+
+interface CoatSpec {
+  readonly name: string;
+  readonly kind: CoatKind;
+  readonly resin: Resin;
+  readonly thicknessM: number;
+}
+
+interface Pour {
+  readonly pouredMs: number;
+  readonly temperatureK: number;
+  /** Later room temperatures, ms after the pour. */
+  readonly later?: readonly (readonly [afterMs: number, temperatureK: number])[];
+}
+
+/** Writes the rows and the log of an invented shop, in the same form as the real actions do. */
+export class DemoBuilder {
+  readonly pieces: Piece[] = [];
+  readonly areas: Area[] = [];
+  readonly coats: Coat[] = [];
+  readonly sessions: WetSession[] = [];
+  readonly batches: Batch[] = [];
+  readonly defects: Defect[] = [];
+  readonly photos: Photo[] = [];
+  readonly log: LogEntry[] = [];
+  private readonly random = seededRandom(1874);
+  private serial = 0;
+  constructor(private readonly people: readonly string[]) {}
+
+  private id(kind: string): string {
+    this.serial += 1;
+    return `demo-${kind}-${String(this.serial).padStart(4, '0')}`;
+  }
+
+  write(atMs: number, kind: LogKind, about: Partial<LogEntry> = {}): LogEntry {
+    const by = this.people[Math.floor(this.random() * this.people.length)] ?? '';
+    const entry: LogEntry = {
+      id: this.id('log'),
+      atMs: Math.round(atMs),
+      kind,
+      by,
+      text: '',
+      pieceId: null,
+      coatId: null,
+      batchId: null,
+      sessionId: null,
+      aboutId: null,
+      figures: {},
+      ...about,
+    };
+    this.log.push(entry);
+    return entry;
+  }
+
+  piece(atMs: number, spec: PieceSpec): Piece {
+    const { name, count = 1, support, note, shape, edgeHeightM, edges } = spec;
+    const piece: Piece = {
+      id: this.id('piece'),
+      name,
+      count,
+      support,
+      note,
+      createdMs: Math.round(atMs),
+    };
+    const sides = measureShape(shape).sideLengthsM.length;
+    const edgeKinds = Array.from({ length: sides }, (_, i) => edges[i % edges.length] ?? 'open');
+    this.pieces.push(piece);
+    this.areas.push({
+      id: this.id('area'),
+      pieceId: piece.id,
+      name: 'Face',
+      shape,
+      edgeHeightM,
+      edgeKinds,
+    });
+    this.write(atMs, 'piece added', { pieceId: piece.id, text: name });
+    return piece;
+  }
+
+  /** A planned coat; `pour` lays it. */
+  coat(atMs: number, piece: Piece, spec: CoatSpec): Coat {
+    const order = this.coats.filter((c) => c.pieceId === piece.id).length + 1;
+    const coat: Coat = {
+      id: this.id('coat'),
+      pieceId: piece.id,
+      areaIds: this.areas.filter((a) => a.pieceId === piece.id).map((a) => a.id),
+      order,
+      kind: spec.kind,
+      name: spec.name,
+      resinId: spec.resin.id,
+      thicknessM: spec.thicknessM,
+      restS: DEFAULT_REST_S,
+      reserve: { by: 'risk', confidence: 0.95 },
+      batchId: null,
+      pouredMs: null,
+      coveredMs: null,
+      history: [],
+    };
+    this.coats.push(coat);
+    const { thicknessM } = spec;
+    this.write(atMs, 'coat planned', {
+      pieceId: piece.id,
+      coatId: coat.id,
+      text: spec.name,
+      figures: { thicknessM },
+    });
+    return coat;
+  }
+
+  private volume(coat: Coat, piece: Piece, resin: Resin): number {
+    const ledger = coatLedger({
+      areas: this.areas
+        .filter((a) => coat.areaIds.includes(a.id))
+        .map((a) => {
+          const { areaM2, areaSigmaM2, sideLengthsM } = measureShape(a.shape);
+          const openEdgeLengthM = sideLengthsM.reduce(
+            (s, l, i) => s + (a.edgeKinds[i] === 'open' ? l : 0),
+            0,
+          );
+          return {
+            name: a.name,
+            areaM2,
+            areaSigmaM2,
+            count: piece.count,
+            openEdgeLengthM,
+            edgeHeightM: a.edgeHeightM,
+          };
+        }),
+      thicknessM: coat.thicknessM,
+      densityKgM3: mixDensity(resin.sheet),
+      law: resin.sheet,
+      restS: coat.restS,
+      reserve: coat.reserve,
+    });
+    if (!ledger.ok) throw new RangeError(`demo: ${coat.name} has no ledger`);
+    return ledger.value.totalM3;
+  }
+
+  /** A whole wet session for one coat, ending with its cover. */
+  pour(coat: Coat, resin: Resin, { pouredMs, temperatureK, later = [] }: Pour): Coat {
+    const piece = this.pieces.find((p) => p.id === coat.pieceId);
+    if (!piece) throw new RangeError('demo: coat without piece');
+    const targetM3 = this.volume(coat, piece, resin);
+    const split = splitMix(targetM3, resin.sheet);
+    if (!split.ok) throw new RangeError('demo: no split');
+    const aKg = Math.round(split.value.aKg * 1e4) / 1e4;
+    const bKg =
+      Math.round(aKg * massRatioBA(resin.sheet) * (1 + (this.random() - 0.5) * 0.012) * 1e4) / 1e4;
+    const at = (minutes: number) => Math.round(pouredMs + minutes * MINUTE);
+    const sessionId = this.id('session');
+    const batchId = this.id('batch');
+    const about = { pieceId: piece.id, batchId, sessionId };
+    const { id: coatId, name, thicknessM } = coat;
+    this.sessions.push({
+      id: sessionId,
+      resinId: resin.id,
+      coatIds: [coatId],
+      temperatureK,
+      startedMs: at(-17),
+      endedMs: at(9),
+    });
+    this.batches.push({
+      id: batchId,
+      sessionId,
+      resinId: resin.id,
+      coatIds: [coatId],
+      targetM3,
+      targetAKg: split.value.aKg,
+      targetBKg: split.value.bKg,
+      aKg,
+      bKg,
+      mixedMs: at(-11),
+      stirStartedMs: at(-10),
+      stirredMs: at(-5),
+      pouredMs: at(0),
+      coveredMs: at(9),
+    });
+    this.write(at(-17), 'session started', {
+      ...about,
+      text: name,
+      figures: { targetM3, temperatureK },
+    });
+    this.write(at(-13), 'weighed A', { ...about, figures: { aKg } });
+    this.write(at(-11), 'mixed', {
+      ...about,
+      figures: { bKg, ratioErrorShare: bKg / (aKg * massRatioBA(resin.sheet)) - 1 },
+    });
+    this.write(at(-10), 'stir started', about);
+    this.write(at(-5), 'stirred', about);
+    this.write(at(0), 'poured', {
+      ...about,
+      coatId,
+      text: name,
+      figures: { thicknessM, temperatureK },
+    });
+    this.write(at(9), 'covered', { ...about, coatId, text: name });
+    const history = [
+      { fromMs: at(0), temperatureK },
+      ...later.map(([afterMs, t]) => ({ fromMs: Math.round(pouredMs + afterMs), temperatureK: t })),
+    ];
+    for (const step of history.slice(1))
+      this.write(step.fromMs, 'room temperature', {
+        pieceId: piece.id,
+        coatId,
+        text: name,
+        figures: { ...step },
+      });
+    const poured: Coat = { ...coat, batchId, pouredMs: at(0), coveredMs: at(9), history };
+    this.coats.splice(this.coats.indexOf(coat), 1, poured);
+    return poured;
+  }
+
+  defect(
+    foundMs: number,
+    coat: Coat,
+    kind: DefectKind,
+    note: string,
+    repairedMs: number | null = null,
+  ): Defect {
+    const { pieceId, id: coatId } = coat;
+    const defect: Defect = {
+      id: this.id('defect'),
+      pieceId,
+      coatId,
+      kind,
+      note,
+      foundMs,
+      repairedMs,
+    };
+    this.defects.push(defect);
+    this.write(foundMs, 'defect noted', { pieceId, coatId, text: `${kind}: ${note}` });
+    if (repairedMs !== null)
+      this.write(repairedMs, 'defect repaired', { pieceId, coatId, text: kind });
+    return defect;
+  }
+
+  /** A picture drawn by code, standing in for a photo. */
+  photo(defect: Defect, name: string, widthPx: number, heightPx: number, svg: string): void {
+    const blob = new Blob([svg], { type: 'image/svg+xml' });
+    const { pieceId, id: defectId, foundMs: takenMs } = defect;
+    this.photos.push({
+      id: this.id('photo'),
+      pieceId,
+      defectId,
+      name,
+      widthPx,
+      heightPx,
+      takenMs,
+      blob,
+    });
+    this.write(takenMs, 'photo added', { pieceId, text: name });
+  }
+}

@@ -1,0 +1,1 @@
+export { demoShop } from './shop';

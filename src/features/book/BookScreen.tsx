@@ -1,0 +1,175 @@
+'use client';
+import { Box, Flex, Grid, Heading, Input } from '@chakra-ui/react';
+import { format as formatDate } from 'date-fns';
+import { useState } from 'react';
+import type { LogEntry } from '@/data/records/types';
+import { useAct, useShop } from '@/data/hooks';
+import { writeLogNote } from '@/data/repos/bench';
+import { useFormat } from '@/features/common/useFormat';
+import { Button } from '@/ui/Button';
+import { Figure } from '@/ui/Figure';
+import { Panel } from '@/ui/Panel';
+import { ShopFiles } from './ShopFiles';
+import { entryWords, filterLog, type NamedEntry } from './model';
+import { useLog } from './useLog';
+
+const PAGE = 60;
+
+interface RowProps {
+  readonly named: NamedEntry;
+  readonly onCorrect: (entry: LogEntry) => void;
+}
+
+function Row({ named, onCorrect }: RowProps) {
+  const format = useFormat();
+  const { entry, piece, undone } = named;
+  return (
+    <Grid
+      as="li"
+      templateColumns="74px 150px 190px minmax(0, 1fr) 90px"
+      gap="3"
+      py="1.5"
+      borderTopWidth="1px"
+      borderColor="line"
+      alignItems="baseline"
+    >
+      <Figure fontSize="sm">{formatDate(entry.atMs, 'HH:mm:ss')}</Figure>
+      <Box fontWeight="600" textDecoration={undone ? 'line-through' : undefined}>
+        {entry.kind}
+      </Box>
+      <Box truncate>{piece}</Box>
+      <Box>
+        {entryWords(named, format)}
+        {undone && <Box as="em"> (undone)</Box>}
+        {entry.by && (
+          <Box as="span" color="ink2" fontSize="sm">
+            {' '}
+            · {entry.by}
+          </Box>
+        )}
+      </Box>
+      <Button
+        size="sm"
+        variant="quiet"
+        onClick={() => onCorrect(entry)}
+        aria-label={`Correct: ${entry.kind} ${formatDate(entry.atMs, 'HH:mm')}`}
+      >
+        Correct
+      </Button>
+    </Grid>
+  );
+}
+
+function NoteLine({ about, onDone }: { about: LogEntry | null; onDone: () => void }) {
+  const act = useAct();
+  const [text, setText] = useState('');
+  const save = async () => {
+    if (text.trim() === '') return;
+    const outcome = await act(
+      'write in the log',
+      (db, c) => writeLogNote(db, c, text.trim(), about),
+      { text, about: about?.id ?? null },
+    );
+    if (!outcome.ok) return;
+    setText('');
+    onDone();
+  };
+  const label = about
+    ? `Correction of “${about.kind}” at ${formatDate(about.atMs, 'd MMM HH:mm')}`
+    : 'Note';
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        void save();
+      }}
+    >
+      <Flex gap="3" align="center" mb="3" wrap="wrap">
+        <Input
+          aria-label={label}
+          placeholder={label}
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          flex="1 1 300px"
+          autoComplete="off"
+        />
+        <Button type="submit" variant="ink">
+          {about ? 'Add the correction' : 'Add a note'}
+        </Button>
+        {about && <Button onClick={onDone}>No correction</Button>}
+      </Flex>
+    </form>
+  );
+}
+
+function Days({
+  entries,
+  onCorrect,
+}: {
+  entries: readonly NamedEntry[];
+  onCorrect: RowProps['onCorrect'];
+}) {
+  const days = new Map<string, NamedEntry[]>();
+  for (const named of entries) {
+    const day = formatDate(named.entry.atMs, 'EEEE d MMMM');
+    days.set(day, [...(days.get(day) ?? []), named]);
+  }
+  return [...days].map(([day, rows]) => (
+    <Box key={day} mb="4">
+      <Heading as="h2" fontSize="lg" mb="1">
+        {day}
+      </Heading>
+      <Box as="ul" listStyleType="none">
+        {rows.map((named) => (
+          <Row key={named.entry.id} named={named} onCorrect={onCorrect} />
+        ))}
+      </Box>
+    </Box>
+  ));
+}
+
+/** The log, newest first, with search; files out and in. */
+export function BookScreen() {
+  const shop = useShop();
+  const entries = useLog();
+  const [search, setSearch] = useState('');
+  const [shown, setShown] = useState(PAGE);
+  const [about, setAbout] = useState<LogEntry | null>(null);
+  const found = filterLog(entries ?? [], shop, search);
+  return (
+    <Box maxW="1240px">
+      <Heading as="h1" fontSize="3xl" mb="4">
+        Book
+      </Heading>
+      <Grid
+        templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 320px' }}
+        gap="4"
+        alignItems="start"
+      >
+        <Panel as="section" aria-label="Log" minW="0">
+          <NoteLine key={about?.id ?? 'note'} about={about} onDone={() => setAbout(null)} />
+          <Flex gap="3" align="center" mb="4">
+            <Input
+              type="search"
+              aria-label="Search the log"
+              placeholder="Search: piece, coat, action, words"
+              value={search}
+              onChange={(e) => setSearch(e.target.value)}
+            />
+            <Box whiteSpace="nowrap" color="ink2" role="status">
+              {entries ? `${found.length} of ${entries.length} entries` : 'reading …'}
+            </Box>
+          </Flex>
+          <Days entries={found.slice(0, shown)} onCorrect={setAbout} />
+          {found.length > shown && (
+            <Button onClick={() => setShown(shown + PAGE)}>
+              Show {Math.min(PAGE, found.length - shown)} earlier
+            </Button>
+          )}
+          {entries?.length === 0 && <Box color="ink2">The log begins with the first piece.</Box>}
+        </Panel>
+        <ShopFiles />
+      </Grid>
+    </Box>
+  );
+}

@@ -1,0 +1,1 @@
+export { BookScreen } from './BookScreen';

@@ -1,0 +1,58 @@
+import type { Quantity } from '@/core/units';
+import type { Shop } from '@/data/hooks';
+import type { LogEntry } from '@/data/records/types';
+import type { Format } from '@/features/common/useFormat';
+
+export interface NamedEntry {
+  readonly entry: LogEntry;
+  readonly piece: string;
+  readonly coat: string;
+  readonly undone: boolean;
+}
+
+/** Entries with the names of what they are about, kept when every word of the search is in them. */
+export function filterLog(
+  entries: readonly LogEntry[],
+  shop: Pick<Shop, 'pieces' | 'coats'>,
+  search: string,
+): NamedEntry[] {
+  const pieces = new Map(shop.pieces.map((p) => [p.id, p.name]));
+  const coats = new Map(shop.coats.map((c) => [c.id, c.name]));
+  const undone = new Set(entries.filter((e) => e.kind === 'undone').map((e) => e.aboutId));
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  return entries
+    .map((entry) => ({
+      entry,
+      piece: entry.pieceId ? (pieces.get(entry.pieceId) ?? '') : '',
+      coat: entry.coatId ? (coats.get(entry.coatId) ?? '') : '',
+      undone: undone.has(entry.id),
+    }))
+    .filter(({ entry, piece, coat }) => {
+      const text = `${entry.kind} ${piece} ${coat} ${entry.text} ${entry.by}`.toLowerCase();
+      return words.every((word) => text.includes(word));
+    });
+}
+
+/** Figures of the log that are shown: what they are called and how they are written. */
+const FIGURES: Readonly<Record<string, readonly [label: string, quantity: Quantity | 'scale']>> = {
+  aKg: ['A', 'scale'],
+  bKg: ['B', 'scale'],
+  ratioErrorShare: ['ratio off by', 'share'],
+  targetM3: ['mix', 'volume'],
+  thicknessM: ['film', 'film'],
+  temperatureK: ['room', 'temperature'],
+};
+
+/** What an entry says, with its figures in the user's units. */
+export function entryWords({ entry, coat }: NamedEntry, format: Format): string {
+  const figures = Object.entries(entry.figures).flatMap(([name, value]) => {
+    const known = FIGURES[name];
+    if (!known || typeof value !== 'number') return [];
+    const [label, quantity] = known;
+    return [
+      `${label} ${quantity === 'scale' ? format.scale(value).text : format.show(value, quantity).text}`,
+    ];
+  });
+  const subject = entry.text || coat;
+  return [subject, ...figures].filter(Boolean).join(' · ');
+}

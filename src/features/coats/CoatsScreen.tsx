@@ -1,0 +1,59 @@
+'use client';
+import { Box, Flex, Grid } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { PieceView } from '@/features/common/coatView';
+import { PieceFrame } from '@/features/common/PieceFrame';
+import { SectionDrawing } from '@/features/common/section';
+import { Button } from '@/ui/Button';
+import { Panel } from '@/ui/Panel';
+import { CoatDesk } from './CoatDesk';
+import { CoatList } from './CoatList';
+import { PlanCoatForm } from './PlanCoatForm';
+
+function Desk({ view }: { view: PieceView }) {
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [planning, setPlanning] = useState(false);
+  const selected =
+    view.coats.find((c) => c.coat.id === chosen) ?? view.upcoming ?? view.coats.at(-1) ?? null;
+  const area = view.areas[0];
+  if (!area) return <Panel>Survey the piece first.</Panel>;
+  const plan = (
+    <PlanCoatForm
+      view={view}
+      onPlanned={(id) => {
+        setChosen(id);
+        setPlanning(false);
+      }}
+      onCancel={selected ? () => setPlanning(false) : null}
+    />
+  );
+  if (!selected)
+    return (
+      <Grid gap="4">
+        <Panel>
+          <SectionDrawing area={area} support={view.piece.support} laminae={[]} />
+        </Panel>
+        {plan}
+      </Grid>
+    );
+  return (
+    <CoatDesk key={selected.coat.id} view={view} area={area} selected={selected}>
+      <Flex gap="4" align="flex-start" wrap="wrap">
+        <Box flex="1 1 320px">
+          <CoatList coats={view.coats} selectedId={selected.coat.id} onSelect={setChosen} />
+        </Box>
+        <Box flex="2 1 360px">
+          {planning ? plan : <Button onClick={() => setPlanning(true)}>Plan another coat</Button>}
+        </Box>
+      </Flex>
+    </CoatDesk>
+  );
+}
+
+export function CoatsScreen({ pieceId }: { pieceId: string }) {
+  return (
+    <PieceFrame pieceId={pieceId} stage="coats">
+      {(view) => <Desk view={view} />}
+    </PieceFrame>
+  );
+}

@@ -1,0 +1,119 @@
+'use client';
+import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Beaker, Droplets, PanelBottom, Sigma, SquareDashed } from 'lucide-react';
+import type { Ledger, LedgerLineId } from '@/core/coat';
+import type { MixSplit } from '@/core/resin';
+import { formatIn } from '@/core/units';
+import type { Resin } from '@/data/records/types';
+import { Explained } from '@/features/common/Explained';
+import { useFormat } from '@/features/common/useFormat';
+import { Figure } from '@/ui/Figure';
+import { Panel } from '@/ui/Panel';
+import { splitExplanation, totalExplanation } from './model';
+
+const LINE_ICON: Readonly<Record<LedgerLineId, typeof Droplets>> = {
+  face: SquareDashed,
+  edges: PanelBottom,
+  cup: Beaker,
+  reserve: Sigma,
+};
+
+function Part({ name, split, resin }: { name: 'A' | 'B'; split: MixSplit; resin: Resin }) {
+  const { scale, show } = useFormat();
+  const kg = name === 'A' ? split.aKg : split.bKg;
+  const m3 = name === 'A' ? split.aM3 : split.bM3;
+  return (
+    <Box bg={name === 'A' ? 'amberPale' : 'verdigrisPale'} px="3" py="2">
+      <Flex justify="space-between" align="baseline">
+        <Box fontFamily="heading" fontWeight="600">
+          Part {name}
+        </Box>
+        <Box fontSize="lg" fontWeight="600">
+          <Explained explanation={splitExplanation(split, resin, name)} quantity="mass">
+            <Figure>{scale(kg).text}</Figure>
+          </Explained>
+        </Box>
+      </Flex>
+      <Box textAlign="right" fontSize="sm" color="ink2">
+        <Figure>{show(m3, 'volume').text}</Figure>
+      </Box>
+    </Box>
+  );
+}
+
+function Lines({ ledger }: { ledger: Ledger }) {
+  const { show } = useFormat();
+  return (
+    <chakra.table width="100%" mt="3">
+      <chakra.caption srOnly>Ledger of the coat</chakra.caption>
+      <tbody>
+        {ledger.lines.map((line) => {
+          const Icon = LINE_ICON[line.id];
+          return (
+            <chakra.tr key={line.id} borderTopWidth="1px" borderColor="line">
+              <chakra.th scope="row" textAlign="left" fontWeight="400" py="1.5">
+                <Flex gap="2" align="center">
+                  <Icon size={16} strokeWidth={1.6} aria-hidden /> {line.explanation.title}
+                </Flex>
+              </chakra.th>
+              <chakra.td textAlign="right">
+                <Explained explanation={line.explanation} quantity="volume">
+                  <Figure>+ {show(line.volumeM3, 'volume').text}</Figure>
+                </Explained>
+              </chakra.td>
+            </chakra.tr>
+          );
+        })}
+        <chakra.tr borderTopWidth="1.5px" borderColor="ink" fontWeight="600">
+          <chakra.th scope="row" textAlign="left" py="1.5">
+            Mix
+          </chakra.th>
+          <chakra.td textAlign="right">
+            <Figure>{show(ledger.totalM3, 'volume').text}</Figure>
+          </chakra.td>
+        </chakra.tr>
+      </tbody>
+    </chakra.table>
+  );
+}
+
+interface Props {
+  readonly name: string;
+  readonly ledger: Ledger;
+  readonly split: MixSplit;
+  readonly resin: Resin;
+}
+
+/** What a coat takes: the total, both parts, and every millilitre of it. */
+export function LedgerPanel({ name, ledger, split, resin }: Props) {
+  const { show, units } = useFormat();
+  const total = show(ledger.totalM3, 'volume');
+  const other =
+    units === 'us' ? formatIn(ledger.totalM3, 'ml', 0) : formatIn(ledger.totalM3, 'fl oz', 1);
+  return (
+    <Panel as="section" aria-label={`Ledger of ${name}`}>
+      <Heading as="h2" fontSize="lg">
+        {name} takes
+      </Heading>
+      <Flex align="baseline" gap="4" wrap="wrap" mb="3">
+        <Box fontSize="4xl" fontWeight="600" lineHeight="1.1">
+          <Explained explanation={totalExplanation(ledger, resin)} quantity="volume">
+            <Figure>{total.text}</Figure>
+          </Explained>
+        </Box>
+        <Figure color="ink2">
+          ± {show(ledger.sigmaM3, 'volume').number} · {other.text} ·{' '}
+          {show(ledger.totalKg, 'mass').text}
+        </Figure>
+      </Flex>
+      <Grid templateColumns="1fr 1fr" gap="2">
+        <Part name="A" split={split} resin={resin} />
+        <Part name="B" split={split} resin={resin} />
+      </Grid>
+      <Lines ledger={ledger} />
+      <Box fontSize="xs" color="ink2" mt="1">
+        Every line opens to its formula, inputs and source.
+      </Box>
+    </Panel>
+  );
+}

@@ -1,0 +1,1 @@
+export { CoatsScreen } from './CoatsScreen';

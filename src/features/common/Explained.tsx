@@ -1,0 +1,95 @@
+'use client';
+import { Box, chakra, Popover, Portal } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import type { Explanation } from '@/core/explain';
+import type { Quantity } from '@/core/units';
+import { Figure } from '@/ui/Figure';
+import { useFormat } from './useFormat';
+
+interface Props {
+  readonly explanation: Explanation;
+  /** Kind of the explained number, for its uncertainty. */
+  readonly quantity: Quantity;
+  readonly children: ReactNode;
+}
+
+function Inputs({ explanation }: { explanation: Explanation }) {
+  const { show } = useFormat();
+  return (
+    <chakra.table width="100%" fontSize="sm" my="2">
+      <tbody>
+        {explanation.inputs.map((input) => (
+          <chakra.tr key={input.label} borderTopWidth="1px" borderColor="line">
+            <chakra.th scope="row" textAlign="left" fontWeight="400" py="1">
+              {input.label}
+              <Box as="span" display="block" fontSize="xs" color="ink2">
+                {input.source}
+              </Box>
+            </chakra.th>
+            <chakra.td textAlign="right">
+              <Figure>{show(input.value, input.quantity).text}</Figure>
+            </chakra.td>
+          </chakra.tr>
+        ))}
+      </tbody>
+    </chakra.table>
+  );
+}
+
+/** A number that opens to its formula, inputs, source and uncertainty. */
+export function Explained({ explanation, quantity, children }: Props) {
+  const { show } = useFormat();
+  const { title, formula, source, sigma, note } = explanation;
+  return (
+    <Popover.Root lazyMount unmountOnExit positioning={{ placement: 'bottom-end' }}>
+      <Popover.Trigger asChild>
+        <chakra.button
+          type="button"
+          aria-label={`${title}: how it is worked out`}
+          cursor="pointer"
+          bg="transparent"
+          color="inherit"
+          font="inherit"
+          minH="24px"
+          minW="24px"
+          textDecoration="underline dotted"
+          textUnderlineOffset="4px"
+          textDecorationColor="ink3"
+          _hover={{ bg: 'amberWash' }}
+          _focusVisible={{ outline: '3px solid', outlineColor: 'focus' }}
+        >
+          {children}
+        </chakra.button>
+      </Popover.Trigger>
+      <Portal>
+        <Popover.Positioner>
+          <Popover.Content aria-label={title}>
+            <Popover.Body>
+              <Box fontFamily="heading" fontWeight="600" fontSize="lg">
+                {title}
+              </Box>
+              <Box fontFamily="mono" fontSize="sm" bg="paper" px="2" py="1.5" my="2">
+                {formula}
+              </Box>
+              <Inputs explanation={explanation} />
+              {sigma !== undefined && (
+                <Box fontSize="sm">
+                  Uncertainty ± <Figure>{show(sigma, quantity).text}</Figure> (one standard
+                  deviation)
+                </Box>
+              )}
+              {note && (
+                <Box fontSize="sm" mt="1">
+                  {note}
+                </Box>
+              )}
+              <Box fontSize="xs" color="ink2" mt="2">
+                Source: {source}
+              </Box>
+            </Popover.Body>
+          </Popover.Content>
+        </Popover.Positioner>
+      </Portal>
+    </Popover.Root>
+  );
+}

@@ -1,0 +1,77 @@
+import { shapeBox, shapeSides, type Shape } from '@/core/geometry';
+import type { EdgeKind } from '@/data/records/types';
+
+interface Props {
+  readonly shape: Shape;
+  readonly edgeKinds?: readonly EdgeKind[];
+  readonly size: number;
+  readonly fill?: string;
+  readonly title?: string;
+}
+
+/** Stroke of each kind of edge: told apart by dash and weight. */
+export const EDGE_STROKE: Readonly<
+  Record<EdgeKind, { dash?: string; width: number; colour: string }>
+> = {
+  open: { dash: '1.5 4', width: 3, colour: 'var(--bm-colors-ink)' },
+  dammed: { width: 4, colour: 'var(--bm-colors-verdigris)' },
+  doming: { dash: '9 4', width: 2.5, colour: 'var(--bm-colors-amber-deep)' },
+};
+
+/** A piece's own outline, to fit a square; edges by kind when they are given. */
+export function Outline({
+  shape,
+  edgeKinds,
+  size,
+  fill = 'var(--bm-colors-amber-wash)',
+  title,
+}: Props) {
+  const { widthM, heightM } = shapeBox(shape);
+  const pad = edgeKinds ? 8 : 3;
+  const scale = (size - 2 * pad) / Math.max(widthM, heightM);
+  const width = widthM * scale + 2 * pad;
+  const height = heightM * scale + 2 * pad;
+  // The origin of a polygon is its centre of rotation, not the middle of its box.
+  const points = shapeSides(shape);
+  const flat = points.flat();
+  const midX = (Math.max(...flat.map((p) => p[0])) + Math.min(...flat.map((p) => p[0]))) / 2;
+  const midY = (Math.max(...flat.map((p) => p[1])) + Math.min(...flat.map((p) => p[1]))) / 2;
+  const path = (side: readonly (readonly [number, number])[]) =>
+    side
+      .map(
+        ([x, y]) =>
+          `${((x - midX) * scale + width / 2).toFixed(2)},${(height / 2 - (y - midY) * scale).toFixed(2)}`,
+      )
+      .join(' ');
+  return (
+    <svg
+      width={width}
+      height={height}
+      viewBox={`0 0 ${width} ${height}`}
+      role={title ? 'img' : undefined}
+      aria-label={title}
+      aria-hidden={title ? undefined : true}
+    >
+      <polygon
+        points={path(flat)}
+        fill={fill}
+        stroke={edgeKinds ? 'none' : 'var(--bm-colors-ink)'}
+        strokeWidth="1.5"
+      />
+      {edgeKinds &&
+        points.map((side, i) => {
+          const stroke = EDGE_STROKE[edgeKinds[i] ?? 'open'];
+          return (
+            <polyline
+              key={i}
+              points={path(side)}
+              fill="none"
+              stroke={stroke.colour}
+              strokeWidth={stroke.width}
+              strokeDasharray={stroke.dash}
+            />
+          );
+        })}
+    </svg>
+  );
+}

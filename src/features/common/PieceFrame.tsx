@@ -1,0 +1,118 @@
+'use client';
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import Link from 'next/link';
+import type { ReactNode } from 'react';
+import { shapeBox, type Shape } from '@/core/geometry';
+import { useNow, useShop } from '@/data/hooks';
+import { Figure } from '@/ui/Figure';
+import { pieceViews, type PieceView } from './coatView';
+import { useFormat, type Format } from './useFormat';
+
+export const STAGES = ['survey', 'coats', 'cure', 'inspect'] as const;
+export type Stage = (typeof STAGES)[number];
+
+function stageMark(stage: Stage, view: PieceView): string {
+  if (stage === 'survey') return view.areas.length > 0 ? '✓' : '';
+  if (stage === 'coats') {
+    const laid = view.coats.filter((c) => c.clock).length;
+    return view.coats.length > 0 ? `${laid} of ${view.coats.length}` : '';
+  }
+  if (stage === 'cure') return view.top ? view.top.state : '';
+  return view.openDefects > 0 ? `${view.openDefects} open` : '';
+}
+
+const ARROW =
+  'polygon(0 0, calc(100% - 14px) 0, 100% 50%, calc(100% - 14px) 100%, 0 100%, 14px 50%)';
+const ARROW_FIRST = 'polygon(0 0, calc(100% - 14px) 0, 100% 50%, calc(100% - 14px) 100%, 0 100%)';
+
+function Stages({ view, stage }: { view: PieceView; stage: Stage }) {
+  return (
+    <Flex as="nav" aria-label="Stages of the piece" mb="4" gap="0.5">
+      {STAGES.map((s, i) => {
+        const here = s === stage;
+        const mark = stageMark(s, view);
+        return (
+          <Box
+            key={s}
+            asChild
+            minW="150px"
+            px="7"
+            py="2.5"
+            clipPath={i === 0 ? ARROW_FIRST : ARROW}
+            bg={here ? 'ink' : mark ? 'verdigrisPale' : '#ece4d3'}
+            color={here ? 'card' : 'ink'}
+            fontFamily="heading"
+            fontWeight="600"
+            _focusVisible={{
+              outline: 'none',
+              bg: here ? 'slate' : 'amberSoft',
+              textDecoration: 'underline',
+            }}
+            _hover={{ bg: here ? 'ink' : 'amberPale' }}
+          >
+            <Link href={`/pieces/${view.piece.id}/${s}`} aria-current={here ? 'step' : undefined}>
+              <Box as="span" textTransform="capitalize">
+                {s}
+              </Box>{' '}
+              <Box as="span" fontWeight="500" fontSize="sm">
+                {mark}
+              </Box>
+            </Link>
+          </Box>
+        );
+      })}
+    </Flex>
+  );
+}
+
+/** Size of a shape in words: `600 × 400 mm`. */
+export function sizeWords(shape: Shape, { show }: Format): string {
+  const { widthM, heightM } = shapeBox(shape);
+  if (shape.kind === 'disc') return `⌀ ${show(widthM, 'length').text}`;
+  if (shape.kind === 'regularPolygon')
+    return `${shape.sides}-sided, ${show(shape.sizeM, 'length').text} across ${shape.across}`;
+  return `${show(widthM, 'length').number} × ${show(heightM, 'length').text}`;
+}
+
+interface Props {
+  readonly pieceId: string;
+  readonly stage: Stage;
+  readonly children: (view: PieceView) => ReactNode;
+}
+
+/** Head of a piece: name, facts, and its stages in working order. */
+export function PieceFrame({ pieceId, stage, children }: Props) {
+  const shop = useShop();
+  const now = useNow();
+  const format = useFormat();
+  const view = pieceViews(shop, now).find((v) => v.piece.id === pieceId);
+  if (!view)
+    return (
+      <Box>
+        <Heading as="h1" fontSize="3xl" mb="2">
+          No such piece
+        </Heading>
+        It may have been removed, or this address belongs to another shop.{' '}
+        <Link href="/pieces">All pieces</Link>
+      </Box>
+    );
+  const { piece, areas } = view;
+  const area = areas[0];
+  return (
+    <Box maxW="1240px">
+      <Flex align="baseline" gap="4" mb="3" wrap="wrap">
+        <Heading as="h1" fontSize="3xl">
+          {piece.name}
+          {piece.count > 1 && <Figure fontWeight="400"> × {piece.count}</Figure>}
+        </Heading>
+        <Box color="ink2">
+          {piece.support}
+          {area &&
+            ` · ${sizeWords(area.shape, format)} · edge ${format.show(area.edgeHeightM, 'length').text}`}
+        </Box>
+      </Flex>
+      <Stages view={view} stage={stage} />
+      {children(view)}
+    </Box>
+  );
+}

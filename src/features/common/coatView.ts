@@ -1,0 +1,142 @@
+import { coatLedger, type Ledger } from '@/core/coat';
+import type { Explanation } from '@/core/explain';
+import { measureShape } from '@/core/geometry';
+import { coatClock, mixDensity, type CoatClock, type CoatState } from '@/core/resin';
+import type { Result } from '@/core/result';
+import type { Shop } from '@/data/hooks';
+import type { Area, Batch, Coat, Piece, Resin } from '@/data/records/types';
+
+/** A coat with everything that hangs on it, as it is at one instant. */
+export interface CoatView {
+  readonly coat: Coat;
+  readonly piece: Piece;
+  readonly areas: readonly Area[];
+  readonly resin: Resin;
+  readonly batch: Batch | null;
+  readonly state: CoatState;
+  /** From the pour on. */
+  readonly clock: CoatClock | null;
+}
+
+export interface PieceView {
+  readonly piece: Piece;
+  readonly areas: readonly Area[];
+  readonly coats: readonly CoatView[];
+  /** The topmost coat that lies on the piece. */
+  readonly top: CoatView | null;
+  /** The lowest coat that does not lie on it yet. */
+  readonly upcoming: CoatView | null;
+  readonly openDefects: number;
+}
+
+function viewCoat(coat: Coat, shop: Shop, nowMs: number): CoatView | null {
+  const piece = shop.pieces.find((p) => p.id === coat.pieceId);
+  const resin = shop.resins.find((r) => r.id === coat.resinId);
+  if (!piece || !resin) return null;
+  const batch = shop.batches.find((b) => b.id === coat.batchId) ?? null;
+  const clock =
+    coat.pouredMs === null
+      ? null
+      : coatClock({ pouredMs: coat.pouredMs, nowMs, history: coat.history, sheet: resin.sheet });
+  const state = clock?.state ?? (batch?.mixedMs ? 'mixed' : 'planned');
+  const areas = shop.areas.filter((a) => coat.areaIds.includes(a.id));
+  return { coat, piece, areas, resin, batch, state, clock };
+}
+
+/** Every piece with its coats at one instant, in the order they came to the bench. */
+export function pieceViews(shop: Shop, nowMs: number): PieceView[] {
+  const coats = shop.coats.map((c) => viewCoat(c, shop, nowMs)).filter((v) => v !== null);
+  return shop.pieces.map((piece) => {
+    const own = coats.filter((v) => v.piece.id === piece.id);
+    return {
+      piece,
+      areas: shop.areas.filter((a) => a.pieceId === piece.id),
+      coats: own,
+      top: own.findLast((v) => v.clock !== null) ?? null,
+      upcoming: own.find((v) => v.clock === null) ?? null,
+      openDefects: shop.defects.filter((d) => d.pieceId === piece.id && d.repairedMs === null)
+        .length,
+    };
+  });
+}
+
+/** Length of the open stretches of an area's outline, m. */
+export function openEdgeLengthM(area: Area): number {
+  return measureShape(area.shape).sideLengthsM.reduce(
+    (sum, length, i) => sum + (area.edgeKinds[i] === 'open' ? length : 0),
+    0,
+  );
+}
+
+/** The volume ledger of a coat on its areas, for all pieces of the set. */
+export function ledgerOf(
+  coat: Pick<Coat, 'thicknessM' | 'restS' | 'reserve'>,
+  areas: readonly Area[],
+  count: number,
+  resin: Resin,
+): Result<Ledger> {
+  return coatLedger({
+    areas: areas.map((area) => {
+      const { areaM2, areaSigmaM2 } = measureShape(area.shape);
+      return {
+        name: area.name,
+        areaM2,
+        areaSigmaM2,
+        count,
+        openEdgeLengthM: openEdgeLengthM(area),
+        edgeHeightM: area.edgeHeightM,
+      };
+    }),
+    thicknessM: coat.thicknessM,
+    densityKgM3: mixDensity(resin.sheet),
+    law: resin.sheet,
+    restS: coat.restS,
+    reserve: coat.reserve,
+  });
+}
+
+/** How a clock time of a coat is worked out. */
+export function clockExplanation(
+  view: CoatView,
+  title: string,
+  ripeS: number,
+  sigmaMs?: number,
+): Explanation {
+  const { sheet } = view.resin;
+  const latest = view.coat.history.at(-1)?.temperatureK ?? NaN;
+  return {
+    title,
+    formula: 'time where ∫ exp(−E/R · (1/T − 1/Tref)) dt reaches the sheet’s ripe time',
+    inputs: [
+      { label: 'ripe time of the sheet', value: ripeS, quantity: 'duration', source: 'data sheet' },
+      {
+        label: 'ripe age now',
+        value: view.clock?.ripeS ?? 0,
+        quantity: 'duration',
+        source: 'computed',
+      },
+      {
+        label: 'room, latest reading, T',
+        value: latest,
+        quantity: 'temperature',
+        source: 'measured',
+      },
+      {
+        label: 'reference, Tref',
+        value: sheet.referenceTemperatureK,
+        quantity: 'temperature',
+        source: 'data sheet',
+      },
+      {
+        label: 'activation energy, E',
+        value: sheet.activationEnergyJMol,
+        quantity: 'molarEnergy',
+        source: 'from memory',
+      },
+    ],
+    source:
+      'Equivalent age, ASTM C1074 (Arrhenius form); the last room temperature is taken to go on.',
+    ...(sigmaMs === undefined ? {} : { sigma: sigmaMs / 1000 }),
+    note: 'A touch test with a clean glove decides; the resin’s own sheet goes before this clock.',
+  };
+}

@@ -1,0 +1,46 @@
+import { useFormat } from '../useFormat';
+import { SECTION, type SectionLayout } from './layout';
+import type { SectionLamina } from './SectionDrawing';
+
+interface Props {
+  readonly layout: SectionLayout;
+  readonly laminae: readonly SectionLamina[];
+  readonly editableId?: string | undefined;
+}
+
+/** Thickness of each lamina at the right of the section; figures are spread when laminae are thin. */
+export function Dimensions({ layout, laminae, editableId }: Props) {
+  const { show } = useFormat();
+  const x = layout.x1 + 34;
+  let lowest = SECTION.base + 6;
+  return (
+    <g fontFamily="var(--bm-fonts-mono)" fontSize="14">
+      {layout.laminae.map((drawn, i) => {
+        const lamina = laminae[i];
+        if (!lamina) return null;
+        const middle = (drawn.topPx + drawn.bottomPx) / 2;
+        const labelY = Math.min(middle + 5, lowest);
+        lowest = labelY - 19;
+        const colour = lamina.id === editableId ? 'var(--bm-colors-oxide)' : 'var(--bm-colors-ink)';
+        return (
+          <g key={lamina.id} stroke={colour}>
+            <path
+              d={`M${x - 6} ${drawn.topPx} h12 M${x - 6} ${drawn.bottomPx} h12 M${x} ${drawn.topPx} V${drawn.bottomPx} M${x + 4} ${middle} L${x + 18} ${labelY - 5}`}
+              fill="none"
+              strokeWidth="1"
+            />
+            <text
+              x={x + 22}
+              y={labelY}
+              stroke="none"
+              fill={colour}
+              fontWeight={lamina.id === editableId ? 600 : 400}
+            >
+              {show(lamina.thicknessM, 'film').text}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,2 @@
+export { SectionDrawing, type SectionLamina } from './SectionDrawing';
+export { layoutSection, scaleBarM } from './layout';

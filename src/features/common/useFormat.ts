@@ -1,0 +1,55 @@
+'use client';
+import { formatIn, formatQuantity, type Quantity, type Shown, type UnitSystem } from '@/core/units';
+import { useShop } from '@/data/hooks';
+import type { Settings } from '@/data/records/types';
+
+export interface Format {
+  readonly units: UnitSystem;
+  /** SI value in the user's units. */
+  readonly show: (value: number, quantity: Quantity, decimals?: number) => Shown;
+  /** A mass as the shop's scale shows it. */
+  readonly scale: (massKg: number) => Shown;
+  /** Unit meant when the user types only a number. */
+  readonly typed: (quantity: Quantity) => string;
+}
+
+const TYPED: Readonly<Record<UnitSystem, Partial<Record<Quantity, string>>>> = {
+  metric: {
+    length: 'mm',
+    film: 'mm',
+    temperature: '°C',
+    mass: 'g',
+    duration: 'h',
+    density: 'g/ml',
+    viscosity: 'Pa·s',
+    share: '%',
+    molarEnergy: 'kJ/mol',
+  },
+  us: {
+    length: 'in',
+    film: 'in',
+    temperature: '°F',
+    mass: 'g',
+    duration: 'h',
+    density: 'g/ml',
+    viscosity: 'Pa·s',
+    share: '%',
+    molarEnergy: 'kJ/mol',
+  },
+};
+
+/** How numbers are written in a shop with these settings. */
+export function formatOf({ units, scaleUnit, scaleDigitKg }: Settings): Format {
+  const digit = scaleUnit === 'g' ? scaleDigitKg * 1000 : scaleDigitKg / 0.028349523125;
+  const decimals = Math.min(3, Math.max(0, Math.ceil(-Math.log10(digit) - 1e-9)));
+  return {
+    units,
+    show: (value, quantity, fixed) => formatQuantity(value, quantity, units, fixed),
+    scale: (massKg) => formatIn(massKg, scaleUnit, decimals),
+    typed: (quantity) => TYPED[units][quantity] ?? '',
+  };
+}
+
+export function useFormat(): Format {
+  return formatOf(useShop().settings);
+}

@@ -1,0 +1,150 @@
+'use client';
+import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useNow } from '@/data/hooks';
+import { clockText, spanText } from '@/features/common/clockText';
+import { clockExplanation, type CoatView, type PieceView } from '@/features/common/coatView';
+import { Explained } from '@/features/common/Explained';
+import { PieceFrame } from '@/features/common/PieceFrame';
+import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
+import { useFormat } from '@/features/common/useFormat';
+import { Caution } from '@/ui/Caution';
+import { Figure } from '@/ui/Figure';
+import { Panel } from '@/ui/Panel';
+import { CureBar } from './CureBar';
+import { TemperatureForm } from './TemperatureForm';
+import { windowRows, type WindowRow } from './model';
+
+function Windows({ view, nowMs }: { view: CoatView; nowMs: number }) {
+  const time = (row: WindowRow, which: 'opens' | 'closes') => {
+    const at = which === 'opens' ? row.opensMs : row.closesMs;
+    if (at === null) return <Box color="ink2">stays open</Box>;
+    const ripe = (which === 'opens' ? row.opensRipeS : row.closesRipeS) ?? 0;
+    const sigma = (which === 'opens' ? row.opensSigmaMs : row.closesSigmaMs) ?? 0;
+    return (
+      <>
+        <Explained
+          explanation={clockExplanation(view, `${row.title} ${which}`, ripe, sigma)}
+          quantity="duration"
+        >
+          <Figure fontWeight="600">{clockText(at, nowMs)}</Figure>
+        </Explained>{' '}
+        <Figure fontSize="xs" color="ink2">
+          ± {spanText(sigma)}
+        </Figure>
+      </>
+    );
+  };
+  return (
+    <chakra.table width="100%">
+      <chakra.caption srOnly>Windows of {view.coat.name}</chakra.caption>
+      <thead>
+        <chakra.tr textAlign="left" fontSize="sm" color="ink2">
+          <chakra.th fontWeight="500">Window</chakra.th>
+          <chakra.th fontWeight="500">Opens</chakra.th>
+          <chakra.th fontWeight="500">Shuts</chakra.th>
+          <chakra.th fontWeight="500">Now</chakra.th>
+        </chakra.tr>
+      </thead>
+      <tbody>
+        {windowRows(view, nowMs).map((row) => (
+          <chakra.tr
+            key={row.kind}
+            borderTopWidth="1px"
+            borderColor="line"
+            bg={row.status === 'open' ? 'verdigrisPale' : undefined}
+          >
+            <chakra.th scope="row" textAlign="left" py="2" fontWeight="600">
+              {row.title}
+            </chakra.th>
+            <td>{time(row, 'opens')}</td>
+            <td>{time(row, 'closes')}</td>
+            <chakra.td
+              color={row.status === 'shut' ? 'oxide' : 'ink'}
+              fontWeight={row.status === 'open' ? '600' : '400'}
+            >
+              {row.words}
+            </chakra.td>
+          </chakra.tr>
+        ))}
+      </tbody>
+    </chakra.table>
+  );
+}
+
+function CoatCure({ view, nowMs }: { view: CoatView; nowMs: number }) {
+  const { show } = useFormat();
+  const { clock, coat, state } = view;
+  if (!clock) return null;
+  return (
+    <Panel as="section" aria-label={`Cure of ${coat.name}`}>
+      <Flex align="center" gap="4" mb="3" wrap="wrap">
+        <svg width="46" height="30" aria-hidden>
+          <rect
+            x="1"
+            y="1"
+            width="44"
+            height="28"
+            fill={STATE_FILL[state]}
+            stroke="var(--bm-colors-amber-deep)"
+          />
+        </svg>
+        <Box flex="1" minW="220px">
+          <Heading as="h2" fontSize="xl">
+            {coat.name}: {STATE_WORDS[state]}
+          </Heading>
+          <Box color="ink2" fontSize="sm">
+            poured {clockText(coat.pouredMs ?? 0, nowMs)}
+            {coat.coveredMs !== null && `, covered ${clockText(coat.coveredMs, nowMs)}`} ·{' '}
+            {view.resin.name} · {show(coat.thicknessM, 'film').text}
+          </Box>
+        </Box>
+        <Box textAlign="right">
+          <Box fontSize="2xl" fontWeight="600" lineHeight="1.1">
+            <Explained
+              explanation={clockExplanation(view, 'Ripe age of the film', clock.ripeS)}
+              quantity="duration"
+            >
+              <Figure>{show(clock.ripeS, 'duration').text}</Figure>
+            </Explained>
+          </Box>
+          <Box fontSize="sm" color="ink2">
+            ripe age
+          </Box>
+        </Box>
+      </Flex>
+      <CureBar clock={clock} nowMs={nowMs} />
+      <Windows view={view} nowMs={nowMs} />
+    </Panel>
+  );
+}
+
+function Cure({ view }: { view: PieceView }) {
+  const now = useNow();
+  const poured = view.coats.filter((c) => c.clock).reverse();
+  const top = view.top;
+  if (!top) return <Panel>Nothing is poured yet. The clock starts with the first coat.</Panel>;
+  return (
+    <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 340px' }} gap="4" alignItems="start">
+      <Flex direction="column" gap="4">
+        {poured.map((c) => (
+          <CoatCure key={c.coat.id} view={c} nowMs={now} />
+        ))}
+      </Flex>
+      <Flex direction="column" gap="4">
+        <TemperatureForm key={top.coat.id} view={top} nowMs={now} />
+        <Caution title="Nothing hot before full cure.">
+          Hot cups only after the warm-load window opens, on a heat-rated resin. Food surfaces: what
+          the maker declares, fully cured, and local food-contact rules.
+        </Caution>
+      </Flex>
+    </Grid>
+  );
+}
+
+export function CureScreen({ pieceId }: { pieceId: string }) {
+  return (
+    <PieceFrame pieceId={pieceId} stage="cure">
+      {(view) => <Cure view={view} />}
+    </PieceFrame>
+  );
+}

@@ -1,0 +1,1 @@
+export { CureScreen } from './CureScreen';

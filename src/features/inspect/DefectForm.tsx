@@ -1,0 +1,109 @@
+'use client';
+import { Box, Heading } from '@chakra-ui/react';
+import { useRef, useState } from 'react';
+import { useAct } from '@/data/hooks';
+import { DEFECT_KINDS, type DefectKind } from '@/data/records/types';
+import { noteDefect, type DefectNote } from '@/data/repos/bench';
+import type { PieceView } from '@/features/common/coatView';
+import { Button } from '@/ui/Button';
+import { FieldRow } from '@/ui/FieldRow';
+import { Panel } from '@/ui/Panel';
+import { SelectField } from '@/ui/SelectField';
+import { TextAreaField } from '@/ui/TextField';
+import { DEFECT_GUIDE } from './guide';
+import { shrinkPhoto } from './shrinkPhoto';
+
+/** Notes what was found, with its usual cause and repair beside it. */
+export function DefectForm({ view }: { view: PieceView }) {
+  const act = useAct();
+  const poured = view.coats.filter((c) => c.clock);
+  const [kind, setKind] = useState<DefectKind>('bubbles');
+  const [coatId, setCoatId] = useState(poured.at(-1)?.coat.id ?? '');
+  const [note, setNote] = useState('');
+  const [trouble, setTrouble] = useState<string>();
+  const [photo, setPhoto] = useState<DefectNote['photo']>(null);
+  const picker = useRef<HTMLInputElement>(null);
+  const guide = DEFECT_GUIDE[kind];
+  const pick = async (file: File | undefined) => {
+    setTrouble(undefined);
+    setPhoto(null);
+    if (!file) return;
+    try {
+      setPhoto(await shrinkPhoto(file));
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error));
+    }
+  };
+  const save = async () => {
+    const noted = {
+      pieceId: view.piece.id,
+      coatId: coatId || null,
+      kind,
+      note: note.trim(),
+      photo,
+    };
+    const outcome = await act(`note ${guide.label}`, (db, c) => noteDefect(db, c, noted), {
+      ...noted,
+      photo: photo?.name ?? null,
+    });
+    if (!outcome.ok) return;
+    setNote('');
+    setPhoto(null);
+    if (picker.current) picker.current.value = '';
+  };
+  return (
+    <Panel>
+      <Heading as="h2" fontSize="lg" mb="3">
+        Found something
+      </Heading>
+      <Box display="flex" flexDirection="column" gap="3">
+        <SelectField
+          label="What it is"
+          value={kind}
+          onChange={(e) => setKind(e.target.value as DefectKind)}
+          options={DEFECT_KINDS.map((k) => [k, DEFECT_GUIDE[k].label])}
+        />
+        <Box bg="paper" px="3" py="2" fontSize="sm">
+          <Box>
+            <strong>Usual cause:</strong> {guide.cause}.
+          </Box>
+          <Box>
+            <strong>Usual repair:</strong> {guide.repair}.
+          </Box>
+          <Box fontSize="xs" color="ink2">
+            Common practice, no source.
+          </Box>
+        </Box>
+        <SelectField
+          label="On which coat"
+          value={coatId}
+          onChange={(e) => setCoatId(e.target.value)}
+          options={[
+            ...poured.map((c): [string, string] => [c.coat.id, c.coat.name]),
+            ['', 'the piece itself'],
+          ]}
+        />
+        <TextAreaField
+          label="Note"
+          hint="Where it is, how large"
+          value={note}
+          onChange={(e) => setNote(e.target.value)}
+        />
+        <FieldRow label="Photo" hint="Scaled; place and device data are left out" error={trouble}>
+          {(control) => (
+            <input
+              {...control}
+              ref={picker}
+              type="file"
+              accept="image/*"
+              onChange={(e) => void pick(e.target.files?.[0])}
+            />
+          )}
+        </FieldRow>
+        <Button variant="ink" onClick={() => void save()}>
+          Note it in the log
+        </Button>
+      </Box>
+    </Panel>
+  );
+}

@@ -1,0 +1,139 @@
+'use client';
+import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { liveQuery } from 'dexie';
+import { useEffect, useState } from 'react';
+import { shopDb } from '@/data/db';
+import { useAct, useNow, useShop } from '@/data/hooks';
+import type { Defect, Photo } from '@/data/records/types';
+import { repairDefect } from '@/data/repos/bench';
+import { clockText } from '@/features/common/clockText';
+import type { PieceView } from '@/features/common/coatView';
+import { PieceFrame } from '@/features/common/PieceFrame';
+import { Button } from '@/ui/Button';
+import { Caution } from '@/ui/Caution';
+import { Panel } from '@/ui/Panel';
+import { DefectForm } from './DefectForm';
+import { DEFECT_GUIDE } from './guide';
+
+function usePhotos(pieceId: string): readonly { photo: Photo; url: string }[] {
+  const [photos, setPhotos] = useState<readonly { photo: Photo; url: string }[]>([]);
+  useEffect(() => {
+    let urls: string[] = [];
+    const free = () => urls.forEach((url) => URL.revokeObjectURL(url));
+    const subscription = liveQuery(() =>
+      shopDb().photos.where('pieceId').equals(pieceId).toArray(),
+    ).subscribe({
+      next: (rows) => {
+        free();
+        const shown = rows.map((photo) => ({ photo, url: URL.createObjectURL(photo.blob) }));
+        urls = shown.map((s) => s.url);
+        setPhotos(shown);
+      },
+    });
+    return () => {
+      subscription.unsubscribe();
+      free();
+    };
+  }, [pieceId]);
+  return photos;
+}
+
+interface RowProps {
+  readonly defect: Defect;
+  readonly coatName: string;
+  readonly photos: readonly { photo: Photo; url: string }[];
+}
+
+function DefectRow({ defect, coatName, photos }: RowProps) {
+  const act = useAct();
+  const now = useNow();
+  const guide = DEFECT_GUIDE[defect.kind];
+  const done = defect.repairedMs !== null;
+  return (
+    <Flex as="li" gap="4" py="3" borderTopWidth="1px" borderColor="line" align="flex-start">
+      <Box aria-hidden fontSize="xl" color={done ? 'verdigris' : 'oxide'} width="24px">
+        {done ? '✓' : '◆'}
+      </Box>
+      <Box flex="1">
+        <Box fontWeight="600">{guide.label}</Box>
+        {defect.note && <Box>{defect.note}</Box>}
+        <Box fontSize="sm" color="ink2">
+          {coatName} · found {clockText(defect.foundMs, now)}
+          {done && ` · repaired ${clockText(defect.repairedMs ?? 0, now)}`}
+        </Box>
+        {!done && (
+          <Box fontSize="sm" mt="1">
+            Repair: {guide.repair}.
+          </Box>
+        )}
+        {photos.map(({ photo, url }) => (
+          <chakra.img
+            key={photo.id}
+            src={url}
+            alt={`Photo of ${guide.label.toLowerCase()}`}
+            maxH="160px"
+            mt="2"
+            borderWidth="1px"
+            borderColor="line"
+          />
+        ))}
+      </Box>
+      {!done && (
+        <Button
+          onClick={() => void act('mark the repair', (db, c) => repairDefect(db, c, defect.id))}
+        >
+          Repaired
+        </Button>
+      )}
+    </Flex>
+  );
+}
+
+function Inspect({ view }: { view: PieceView }) {
+  const { defects, coats } = useShop();
+  const photos = usePhotos(view.piece.id);
+  const own = defects
+    .filter((d) => d.pieceId === view.piece.id)
+    .sort((a, b) => b.foundMs - a.foundMs);
+  return (
+    <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 400px' }} gap="4" alignItems="start">
+      <Panel as="section" aria-label="Defects">
+        <Heading as="h2" fontSize="xl" mb="2">
+          Found on this piece
+        </Heading>
+        {own.length === 0 && (
+          <Box color="ink2">
+            Nothing noted. Look along the surface against a light from several angles, and feel the
+            edges.
+          </Box>
+        )}
+        <Box as="ul" listStyleType="none">
+          {own.map((d) => (
+            <DefectRow
+              key={d.id}
+              defect={d}
+              coatName={coats.find((c) => c.id === d.coatId)?.name ?? 'on the piece'}
+              photos={photos.filter((p) => p.photo.defectId === d.id)}
+            />
+          ))}
+        </Box>
+      </Panel>
+      <Flex direction="column" gap="4">
+        <DefectForm key={view.piece.id} view={view} />
+        <Caution title="Sanding and cutting.">
+          Dust mask (P2/N95 or better) and wet methods when sanding; knives away from the hand.
+          Uncured resin on skin sensitises: nitrile gloves. The resin’s safety data sheet goes
+          first.
+        </Caution>
+      </Flex>
+    </Grid>
+  );
+}
+
+export function InspectScreen({ pieceId }: { pieceId: string }) {
+  return (
+    <PieceFrame pieceId={pieceId} stage="inspect">
+      {(view) => <Inspect view={view} />}
+    </PieceFrame>
+  );
+}

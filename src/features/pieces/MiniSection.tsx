@@ -1,0 +1,49 @@
+'use client';
+import { sectionStack } from '@/core/coat';
+import { shapeBox } from '@/core/geometry';
+import type { Area } from '@/data/records/types';
+import type { PieceView } from '@/features/common/coatView';
+import { SUPPORT_HATCH } from '@/features/common/materials';
+import { STATE_FILL } from '@/features/common/stateWords';
+
+const WIDTH = 200;
+const BASE = 46;
+
+/** The stack of coats in small, at true relative thickness. */
+export function MiniSection({ view, area }: { view: PieceView; area: Area }) {
+  const stack = sectionStack(
+    view.coats.map((c) => ({ id: c.coat.id, thicknessM: c.coat.thicknessM })),
+    shapeBox(area.shape).widthM,
+    0.2,
+  );
+  const pxPerM = stack.heightM > 0 ? Math.min(38 / stack.heightM, 38 / 1e-3) : 0;
+  return (
+    <svg width={WIDTH} height="64" aria-hidden>
+      {stack.laminae.map((lamina, i) => {
+        const state = view.coats[i]?.state ?? 'planned';
+        return (
+          <rect
+            key={lamina.id}
+            x="1"
+            width={WIDTH - 2}
+            y={BASE - lamina.topM * pxPerM}
+            height={Math.max(1, (lamina.topM - lamina.bottomM) * pxPerM)}
+            fill={STATE_FILL[state]}
+            stroke="var(--bm-colors-amber-deep)"
+            strokeWidth="1"
+            strokeDasharray={state === 'planned' ? '4 3' : undefined}
+          />
+        );
+      })}
+      <rect
+        x="1"
+        y={BASE}
+        width={WIDTH - 2}
+        height="16"
+        fill={SUPPORT_HATCH[view.piece.support]}
+        stroke="var(--bm-colors-ink)"
+        strokeWidth="1.2"
+      />
+    </svg>
+  );
+}

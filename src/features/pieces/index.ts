@@ -1,0 +1,1 @@
+export { PiecesScreen } from './PiecesScreen';

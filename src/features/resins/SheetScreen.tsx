@@ -1,0 +1,172 @@
+'use client';
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import dynamic from 'next/dynamic';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
+import { useAct, useShop } from '@/data/hooks';
+import type { Resin } from '@/data/records/types';
+import { saveResin } from '@/data/repos/bench';
+import { resolverOf } from '@/features/common/formErrors';
+import { useFormat } from '@/features/common/useFormat';
+import { Button } from '@/ui/Button';
+import { Panel } from '@/ui/Panel';
+import { SelectField } from '@/ui/SelectField';
+import { TextAreaField, TextField } from '@/ui/TextField';
+import {
+  draftOfResin,
+  readSheet,
+  TIME_FIELDS,
+  TYPICAL,
+  type SheetDraft,
+  type SheetField,
+} from './model';
+import { RatioTruth } from './RatioTruth';
+
+const WindowsChart = dynamic(() => import('./WindowsChart').then((m) => m.WindowsChart), {
+  ssr: false,
+});
+
+function Group({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <Box as="fieldset" mb="5">
+      <Box asChild fontFamily="heading" fontWeight="600" fontSize="lg" mb="2">
+        <legend>{title}</legend>
+      </Box>
+      <Grid templateColumns="repeat(auto-fill, minmax(180px, 1fr))" gap="3">
+        {children}
+      </Grid>
+    </Box>
+  );
+}
+
+function Fields({ form }: { form: UseFormReturn<SheetDraft> }) {
+  const { register, formState } = form;
+  const bind = (field: SheetField) => ({
+    ...register(field),
+    error: formState.errors[field]?.message,
+  });
+  return (
+    <>
+      <Group title="Ratio and weight">
+        <SelectField
+          label="Ratio is by"
+          options={[
+            ['volume', 'volume'],
+            ['mass', 'weight'],
+          ]}
+          {...register('by')}
+        />
+        <TextField label="Parts A" {...bind('a')} />
+        <TextField label="Parts B" {...bind('b')} />
+        <TextField
+          label="Density of A"
+          hint="g/ml; volume and weight differ by it"
+          {...bind('densityA')}
+        />
+        <TextField label="Density of B" {...bind('densityB')} />
+      </Group>
+      <Group title="Flow and limits">
+        <TextField label="Fresh viscosity" {...bind('viscosity')} />
+        <TextField label="Viscosity doubles in" {...bind('doubling')} />
+        <TextField label="Thinnest lift" {...bind('thinnest')} />
+        <TextField label="Thickest lift" {...bind('thickest')} />
+      </Group>
+      <Group title="Times of the sheet">
+        <TextField label="Stated at" {...bind('reference')} />
+        <TextField
+          label="Activation energy"
+          hint="55 kJ/mol from memory (45–65)"
+          {...bind('energy')}
+        />
+        <TextField label="Working time is for" {...bind('workingMass')} />
+        {TIME_FIELDS.map(([key, words]) => (
+          <TextField key={key} label={words.label} hint={words.hint} {...bind(key)} />
+        ))}
+      </Group>
+    </>
+  );
+}
+
+function SheetForm({ resin }: { resin: Resin | null }) {
+  const act = useAct();
+  const router = useRouter();
+  const format = useFormat();
+  const [saved, setSaved] = useState(false);
+  const initial = resin ? draftOfResin(resin, format) : TYPICAL;
+  const form = useForm<SheetDraft>({
+    defaultValues: initial,
+    mode: 'onTouched',
+    resolver: resolverOf((draft) => readSheet(draft, format)),
+  });
+  const { register, handleSubmit, control, formState } = form;
+  const watched = useWatch({ control }) as SheetDraft;
+  const read = readSheet({ ...initial, ...watched }, format);
+  const sheet = read.ok ? read.value.sheet : null;
+  const save = handleSubmit(async () => {
+    const final = readSheet(form.getValues(), format);
+    if (!final.ok) return;
+    const row = { ...final.value, id: resin?.id ?? crypto.randomUUID() };
+    const outcome = await act(`save ${row.name}`, (db, c) => saveResin(db, c, row), row);
+    if (!outcome.ok) return;
+    setSaved(true);
+    if (!resin) router.replace(`/resins/${row.id}`);
+  });
+  return (
+    <form onSubmit={(e) => void save(e)} noValidate onChange={() => setSaved(false)}>
+      <Grid
+        templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 420px' }}
+        gap="4"
+        alignItems="start"
+      >
+        <Panel>
+          <Grid templateColumns="1fr 1fr" gap="4" mb="5">
+            <TextField label="Name" error={formState.errors.name?.message} {...register('name')} />
+            <TextAreaField label="Note" minH="38px" rows={2} {...register('note')} />
+          </Grid>
+          <Fields form={form} />
+          <Flex justify="flex-end" gap="4" align="center">
+            <Box role="status" color="verdigris" fontWeight="600">
+              {saved && '✓ Saved'}
+            </Box>
+            <Button type="submit" variant="ink" disabled={formState.isSubmitting}>
+              Save the sheet
+            </Button>
+          </Flex>
+        </Panel>
+        <Flex direction="column" gap="4">
+          {sheet && <RatioTruth sheet={sheet} />}
+          <Panel>
+            <Heading as="h2" fontSize="lg">
+              Times against the room
+            </Heading>
+            {sheet ? (
+              <WindowsChart sheet={sheet} />
+            ) : (
+              <Box color="ink2">Appears when the sheet is complete.</Box>
+            )}
+          </Panel>
+        </Flex>
+      </Grid>
+    </form>
+  );
+}
+
+/** One resin's data sheet; `new` for a fresh one. */
+export function SheetScreen({ resinId }: { resinId: string }) {
+  const { resins, settings } = useShop();
+  const resin = resins.find((r) => r.id === resinId) ?? null;
+  const isNew = resinId === 'new';
+  return (
+    <Box maxW="1240px">
+      <Flex justify="space-between" align="baseline" mb="4">
+        <Heading as="h1" fontSize="3xl">
+          {resin?.name ?? (isNew ? 'New data sheet' : 'No such resin')}
+        </Heading>
+        <Link href="/resins">All resins</Link>
+      </Flex>
+      {(resin || isNew) && <SheetForm key={`${resinId}-${settings.units}`} resin={resin} />}
+    </Box>
+  );
+}

@@ -1,0 +1,2 @@
+export { ResinsScreen } from './ResinsScreen';
+export { SheetScreen } from './SheetScreen';

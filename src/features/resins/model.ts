@@ -1,0 +1,165 @@
+import {
+  checkSheet,
+  DENSITY_LIMITS_KG_M3,
+  RATIO_LIMITS,
+  ROOM_LIMITS_K,
+  type ResinSheet,
+  type SheetTimes,
+} from '@/core/resin';
+import { editText, type Quantity } from '@/core/units';
+import type { Resin } from '@/data/records/types';
+import { FieldReader } from '@/features/common/fieldReader';
+import type { FormRead } from '@/features/common/formErrors';
+import type { Format } from '@/features/common/useFormat';
+
+/** What is typed in a data sheet, as text. Names of times are those of the sheet. */
+export type SheetDraft = {
+  name: string;
+  note: string;
+  by: 'volume' | 'mass';
+  a: string;
+  b: string;
+  densityA: string;
+  densityB: string;
+  viscosity: string;
+  doubling: string;
+  reference: string;
+  energy: string;
+  workingMass: string;
+  thinnest: string;
+  thickest: string;
+} & Record<keyof SheetTimes, string>;
+
+export type SheetField = keyof SheetDraft;
+
+interface TimeWords {
+  readonly label: string;
+  readonly hint?: string;
+}
+
+/** Times of the sheet in the order in which they pass. */
+export const TIME_FIELDS: readonly (readonly [keyof SheetTimes, TimeWords])[] = [
+  ['workingS', { label: 'Working time', hint: 'In a cup of the mass above' }],
+  ['noFlowS', { label: 'No longer flows' }],
+  ['leatheryS', { label: 'Leathery', hint: 'Masks may come off' }],
+  ['unmaskClosesS', { label: 'Masks off, latest' }],
+  ['recoatOpensS', { label: 'Recoat opens' }],
+  ['recoatClosesS', { label: 'Recoat shuts', hint: 'After it: sand first' }],
+  ['handleS', { label: 'Handle, demould' }],
+  ['hardS', { label: 'Hard' }],
+  ['warmLoadS', { label: 'Warm load' }],
+  ['fullS', { label: 'Full cure' }],
+];
+
+/** A new sheet starts from typical times at 22 °C. Common practice, no source. */
+export const TYPICAL: SheetDraft = {
+  name: '',
+  note: '',
+  by: 'volume',
+  a: '1',
+  b: '1',
+  densityA: '',
+  densityB: '',
+  viscosity: '1 Pa·s',
+  doubling: '12 min',
+  reference: '22 °C',
+  energy: '55 kJ/mol',
+  workingMass: '100 g',
+  thinnest: '0.5 mm',
+  thickest: '6 mm',
+  workingS: '40 min',
+  noFlowS: '5 h',
+  leatheryS: '7 h',
+  unmaskClosesS: '11 h',
+  recoatOpensS: '8 h',
+  recoatClosesS: '13 h',
+  handleS: '18 h',
+  hardS: '24 h',
+  warmLoadS: '72 h',
+  fullS: '120 h',
+};
+
+const hours = (s: number): string => editText(s, s >= 7200 ? 'h' : 'min');
+
+export function draftOfResin({ name, note, sheet }: Resin, format: Format): SheetDraft {
+  const film = (m: number) => editText(m, format.typed('film'));
+  const times = Object.fromEntries(
+    TIME_FIELDS.map(([key]) => [key, hours(sheet.times[key])]),
+  ) as Record<keyof SheetTimes, string>;
+  return {
+    ...times,
+    name,
+    note,
+    by: sheet.ratio.by,
+    a: String(sheet.ratio.a),
+    b: String(sheet.ratio.b),
+    densityA: editText(sheet.densityAKgM3, 'g/ml'),
+    densityB: editText(sheet.densityBKgM3, 'g/ml'),
+    viscosity: editText(sheet.viscosityPaS, 'Pa·s'),
+    doubling: hours(sheet.doublingS),
+    reference: editText(sheet.referenceTemperatureK, format.typed('temperature')),
+    energy: editText(sheet.activationEnergyJMol, 'kJ/mol'),
+    workingMass: editText(sheet.workingMassKg, 'g'),
+    thinnest: film(sheet.thinnestM),
+    thickest: film(sheet.thickestM),
+  };
+}
+
+/** Field of the form for a path of the checked sheet, and what kind of number it holds. */
+const FIELD_OF: Readonly<Record<string, readonly [SheetField, Quantity]>> = {
+  viscosityPaS: ['viscosity', 'viscosity'],
+  doublingS: ['doubling', 'duration'],
+  activationEnergyJMol: ['energy', 'molarEnergy'],
+  workingMassKg: ['workingMass', 'mass'],
+  thinnestM: ['thinnest', 'film'],
+  thickestM: ['thickest', 'film'],
+};
+
+function fieldOf(path: readonly (string | number)[]): readonly [SheetField, Quantity] {
+  if (path[0] === 'times') return [path[1] as keyof SheetTimes, 'duration'];
+  return FIELD_OF[String(path[0])] ?? ['name', 'number'];
+}
+
+/** Reads a data sheet: the sheet in SI, or a message for every field that is wrong. */
+export function readSheet(
+  draft: SheetDraft,
+  format: Format,
+): FormRead<SheetDraft, Omit<Resin, 'id'>> {
+  const reader = new FieldReader<SheetField>(format);
+  const name = reader.text('name', draft.name, 120);
+  const positive = { min: 1e-9 };
+  const sheet: ResinSheet = {
+    ratio: {
+      by: draft.by,
+      a: reader.plain('a', draft.a, RATIO_LIMITS.min, RATIO_LIMITS.max),
+      b: reader.plain('b', draft.b, RATIO_LIMITS.min, RATIO_LIMITS.max),
+    },
+    densityAKgM3: reader.quantity('densityA', draft.densityA, 'density', DENSITY_LIMITS_KG_M3),
+    densityBKgM3: reader.quantity('densityB', draft.densityB, 'density', DENSITY_LIMITS_KG_M3),
+    viscosityPaS: reader.quantity('viscosity', draft.viscosity, 'viscosity', positive),
+    doublingS: reader.quantity('doubling', draft.doubling, 'duration', positive),
+    referenceTemperatureK: reader.quantity(
+      'reference',
+      draft.reference,
+      'temperature',
+      ROOM_LIMITS_K,
+    ),
+    activationEnergyJMol: reader.quantity('energy', draft.energy, 'molarEnergy', positive),
+    workingMassKg: reader.quantity('workingMass', draft.workingMass, 'mass', positive),
+    thinnestM: reader.quantity('thinnest', draft.thinnest, 'film', positive),
+    thickestM: reader.quantity('thickest', draft.thickest, 'film', positive),
+    times: Object.fromEntries(
+      TIME_FIELDS.map(([key]) => [key, reader.quantity(key, draft[key], 'duration', { min: 60 })]),
+    ) as unknown as SheetTimes,
+  };
+  if (reader.sound) {
+    const checked = checkSheet(sheet);
+    if (!checked.ok)
+      for (const issue of checked.issues) {
+        const [field, quantity] = fieldOf(issue.path);
+        reader.issue(field, issue, quantity);
+      }
+  }
+  if (!reader.sound) return { ok: false, errors: reader.errors };
+  return { ok: true, value: { name, note: draft.note.trim(), sheet } };
+}

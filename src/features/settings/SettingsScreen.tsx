@@ -1,0 +1,173 @@
+'use client';
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { useAct, useShop } from '@/data/hooks';
+import { saveSettings } from '@/data/repos/bench';
+import { reserveOptions } from '@/features/common/reserves';
+import { resolverOf } from '@/features/common/formErrors';
+import { loadDemo } from '@/features/common/loadDemo';
+import { useFormat } from '@/features/common/useFormat';
+import { Button } from '@/ui/Button';
+import { ConfirmDialog } from '@/ui/ConfirmDialog';
+import { Panel } from '@/ui/Panel';
+import { SelectField } from '@/ui/SelectField';
+import { TextField } from '@/ui/TextField';
+import { draftOfSettings, readSettings, type SettingsDraft } from './model';
+
+function SettingsForm({ saved, onSaved }: { saved: boolean; onSaved: (saved: boolean) => void }) {
+  const { settings } = useShop();
+  const act = useAct();
+  const format = useFormat();
+  const read = (draft: SettingsDraft) => readSettings(draft, format);
+  const { register, handleSubmit, getValues, formState } = useForm<SettingsDraft>({
+    defaultValues: draftOfSettings(settings, format),
+    mode: 'onTouched',
+    resolver: resolverOf(read),
+  });
+  const save = handleSubmit(async () => {
+    const result = read(getValues());
+    if (!result.ok) return;
+    const outcome = await act(
+      'save the settings',
+      (db, c) => saveSettings(db, c, result.value),
+      result.value,
+    );
+    onSaved(outcome.ok);
+  });
+  const error = (field: keyof SettingsDraft) => formState.errors[field]?.message;
+  return (
+    <form onSubmit={(e) => void save(e)} noValidate onChange={() => onSaved(false)}>
+      <Grid templateColumns="1fr 1fr" gap="4">
+        <SelectField
+          label="Units"
+          options={[
+            ['metric', 'Metric: mm, ml, °C'],
+            ['us', 'US: inch, fl oz, °F'],
+          ]}
+          hint="Any unit may be typed anywhere: 12 in, 30 cm"
+          {...register('units')}
+        />
+        <SelectField
+          label="The scale shows"
+          options={[
+            ['g', 'grams'],
+            ['oz', 'ounces'],
+          ]}
+          {...register('scaleUnit')}
+        />
+        <TextField
+          label="Smallest step of the scale"
+          error={error('scaleDigit')}
+          {...register('scaleDigit')}
+        />
+        <TextField
+          label="Room temperature"
+          hint="Until a reading says otherwise"
+          error={error('room')}
+          {...register('room')}
+        />
+        <TextField
+          label="The shop opens"
+          hint="For example 07:00"
+          error={error('opens')}
+          {...register('opens')}
+        />
+        <TextField label="The shop closes" error={error('closes')} {...register('closes')} />
+        <TextField
+          label="Who works here"
+          hint="Written beside each entry of the log"
+          error={error('person')}
+          {...register('person')}
+        />
+        <SelectField
+          label="Reserve, school"
+          hint="How much over the sum is mixed"
+          options={reserveOptions}
+          {...register('reserve')}
+        />
+        <SelectField
+          label="Rule of thumb to compare with"
+          options={[
+            ['five', '5 fl oz for 12 × 12 in (1.6 mm)'],
+            ['six', '6 fl oz for 12 × 12 in (1.9 mm)'],
+          ]}
+          {...register('rule')}
+        />
+      </Grid>
+      <Flex gap="4" align="center" mt="5">
+        <Button type="submit" variant="ink">
+          Save the settings
+        </Button>
+        <Box role="status" color="verdigris" fontWeight="600">
+          {saved && '✓ Saved'}
+        </Box>
+      </Flex>
+    </form>
+  );
+}
+
+function ShopData() {
+  const act = useAct();
+  const { pieces, resins } = useShop();
+  const [asking, setAsking] = useState(false);
+  const empty = pieces.length === 0 && resins.length === 0;
+  const wipe = async () => {
+    setAsking(false);
+    await act('empty the shop', async (db) => {
+      const { wipeShop } = await import('@/data/exchange/shopFile');
+      return wipeShop(db);
+    });
+  };
+  return (
+    <Panel as="section" aria-label="Shop">
+      <Heading as="h2" fontSize="lg" mb="2">
+        The shop in this browser
+      </Heading>
+      <Box mb="3">
+        {empty ? 'It is empty.' : `${pieces.length} pieces, ${resins.length} resins.`} The demo
+        shop, Fernhollow Works, loads only into an empty shop and never over your data.
+      </Box>
+      <Flex gap="3" wrap="wrap">
+        <Button disabled={!empty} onClick={() => void act('load the demo shop', loadDemo)}>
+          Load the demo shop
+        </Button>
+        <Button variant="danger" disabled={empty} onClick={() => setAsking(true)}>
+          Empty the shop …
+        </Button>
+      </Flex>
+      <ConfirmDialog
+        open={asking}
+        title="Empty the shop?"
+        confirm="Empty it"
+        onConfirm={() => void wipe()}
+        onCancel={() => setAsking(false)}
+      >
+        All pieces, coats, resins, photos, settings and the log go from this browser. Export the
+        whole shop from the Book first; only such a file brings them back.
+      </ConfirmDialog>
+    </Panel>
+  );
+}
+
+export function SettingsScreen() {
+  const { settings } = useShop();
+  const [saved, setSaved] = useState(false);
+  return (
+    <Box maxW="1100px">
+      <Heading as="h1" fontSize="3xl" mb="4">
+        Settings
+      </Heading>
+      <Grid
+        templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 340px' }}
+        gap="4"
+        alignItems="start"
+      >
+        <Panel>
+          <SettingsForm key={JSON.stringify(settings)} saved={saved} onSaved={setSaved} />
+        </Panel>
+        <ShopData />
+      </Grid>
+    </Box>
+  );
+}

@@ -1,0 +1,91 @@
+'use client';
+import { Box, Flex } from '@chakra-ui/react';
+import Link from 'next/link';
+import { useNow, useShop } from '@/data/hooks';
+import { Figure } from '@/ui/Figure';
+import { Outline } from '../common/Outline';
+import { STATE_FILL } from '../common/stateWords';
+import { useFormat } from '../common/useFormat';
+import { stripItems, type StripItem } from './stripModel';
+
+function Clock({ item }: { item: StripItem }) {
+  return (
+    <Flex
+      asChild
+      align="center"
+      gap="3"
+      px="4"
+      flex="0 0 auto"
+      minW="300px"
+      maxW="380px"
+      borderRightWidth="1px"
+      borderColor="line"
+      _hover={{ bg: 'amberWash' }}
+    >
+      <Link href={item.href}>
+        {item.area && <Outline shape={item.area.shape} size={32} fill={STATE_FILL[item.state]} />}
+        <Box minW="0" flex="1">
+          <Box fontFamily="heading" fontWeight="600" truncate>
+            {item.title}
+          </Box>
+          <Box fontSize="xs" color="ink2" truncate>
+            {item.text}
+          </Box>
+        </Box>
+        <Figure fontSize="lg" fontWeight="600" color={item.urgent ? 'oxide' : 'ink'}>
+          {item.urgent && <span aria-label="soon">! </span>}
+          {item.left}
+        </Figure>
+      </Link>
+    </Flex>
+  );
+}
+
+/** One clock for each wet batch and curing coat, on every page. */
+export function BenchStrip() {
+  const shop = useShop();
+  const now = useNow();
+  const { show } = useFormat();
+  const items = stripItems(shop, now);
+  return (
+    <Flex
+      as="section"
+      aria-label="Bench strip"
+      bg="card"
+      borderBottomWidth="1.5px"
+      borderColor="ink"
+      minH="58px"
+      position="sticky"
+      top="0"
+      zIndex="strip"
+    >
+      <Flex
+        flex="1"
+        minW="0"
+        overflowX="auto"
+        tabIndex={items.length > 3 ? 0 : undefined}
+        role="group"
+        aria-label="Clocks"
+      >
+        {items.map((item) => (
+          <Clock key={item.key} item={item} />
+        ))}
+        {items.length === 0 && (
+          <Flex align="center" px="5" color="ink2">
+            Nothing wet, nothing curing.
+          </Flex>
+        )}
+      </Flex>
+      <Flex align="center" px="4" gap="2" borderLeftWidth="1px" borderColor="line" flex="0 0 auto">
+        <Box>
+          <Figure fontWeight="600">
+            {show(shop.settings.roomTemperatureK, 'temperature').text}
+          </Figure>
+          <Box fontSize="xs" color="ink2">
+            room, as set
+          </Box>
+        </Box>
+      </Flex>
+    </Flex>
+  );
+}

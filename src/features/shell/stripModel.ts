@@ -1,0 +1,99 @@
+import { workingTime } from '@/core/resin';
+import type { Shop } from '@/data/hooks';
+import { batchStep } from '@/data/records/batchStep';
+import type { Area, Id } from '@/data/records/types';
+import { clockText, spanText } from '../common/clockText';
+import { pieceViews, type CoatView, type PieceView } from '../common/coatView';
+import { nextWords, STATE_WORDS } from '../common/stateWords';
+
+/** One clock on the bench strip. */
+export interface StripItem {
+  readonly key: string;
+  readonly href: string;
+  readonly title: string;
+  readonly area: Area | null;
+  readonly state: CoatView['state'];
+  readonly text: string;
+  readonly left: string;
+  readonly urgent: boolean;
+  /** Sorts the strip: what happens first stands first. */
+  readonly atMs: number;
+}
+
+const WORKING: readonly CoatView['state'][] = [
+  'wet',
+  'set',
+  'leathery',
+  'recoat open',
+  'sand first',
+];
+
+function sessionItems(shop: Shop, nowMs: number): StripItem[] {
+  return shop.sessions
+    .filter((s) => s.endedMs === null)
+    .flatMap((session) => {
+      const batch = shop.batches.find((b) => b.sessionId === session.id);
+      const resin = shop.resins.find((r) => r.id === session.resinId);
+      const coat = shop.coats.find((c) => c.id === session.coatIds[0]);
+      const piece = shop.pieces.find((p) => p.id === coat?.pieceId);
+      if (!batch || !resin || !piece) return [];
+      const common = {
+        key: session.id,
+        href: `/wet/${session.id}`,
+        title: piece.name,
+        area: shop.areas.find((a) => a.pieceId === piece.id) ?? null,
+        state: 'mixed' as const,
+      };
+      if (batch.mixedMs === null)
+        return [
+          {
+            ...common,
+            text: `wet session · ${batchStep(batch)}`,
+            left: 'go on',
+            urgent: false,
+            atMs: nowMs,
+          },
+        ];
+      const massKg = (batch.aKg ?? batch.targetAKg) + (batch.bKg ?? batch.targetBKg);
+      const endMs = batch.mixedMs + workingTime(resin.sheet, massKg, session.temperatureK) * 1000;
+      return [
+        {
+          ...common,
+          text: `${batchStep(batch)} · working time ends ${clockText(endMs, nowMs)}`,
+          left: endMs > nowMs ? spanText(endMs - nowMs) : `over by ${spanText(nowMs - endMs)}`,
+          urgent: endMs - nowMs < 10 * 60_000,
+          atMs: Math.min(endMs, nowMs),
+        },
+      ];
+    });
+}
+
+function curingItem(
+  { piece, areas, top }: PieceView,
+  nowMs: number,
+  busy: ReadonlySet<Id<'coat'>>,
+): StripItem[] {
+  if (!top?.clock || !WORKING.includes(top.state) || busy.has(top.coat.id)) return [];
+  const { next } = top.clock;
+  return [
+    {
+      key: top.coat.id,
+      href: `/pieces/${piece.id}/cure`,
+      title: piece.count > 1 ? `${piece.name} × ${piece.count}` : piece.name,
+      area: areas[0] ?? null,
+      state: top.state,
+      text: `${STATE_WORDS[top.state]} · ${nextWords(top)}${next ? ` ${clockText(next.atMs, nowMs)}` : ''}`,
+      left: next ? spanText(next.atMs - nowMs) : '–',
+      urgent: top.state === 'recoat open' && next !== null && next.atMs - nowMs < 3600_000,
+      atMs: next?.atMs ?? Infinity,
+    },
+  ];
+}
+
+/** A clock for each wet batch and each curing coat, what happens first in front. */
+export function stripItems(shop: Shop, nowMs: number): StripItem[] {
+  const wet = sessionItems(shop, nowMs);
+  const busy = new Set(shop.sessions.filter((s) => s.endedMs === null).flatMap((s) => s.coatIds));
+  const curing = pieceViews(shop, nowMs).flatMap((view) => curingItem(view, nowMs, busy));
+  return [...wet, ...curing].sort((a, b) => a.atMs - b.atMs);
+}

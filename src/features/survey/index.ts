@@ -1,0 +1,2 @@
+export { NewPieceScreen } from './NewPieceScreen';
+export { SurveyScreen } from './SurveyScreen';

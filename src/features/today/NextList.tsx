@@ -1,0 +1,70 @@
+'use client';
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import Link from 'next/link';
+import { clockText, spanText } from '@/features/common/clockText';
+import { Figure } from '@/ui/Figure';
+import { focusRing } from '@/ui/touch';
+import type { ToDo } from './model';
+
+function when(toDo: ToDo, nowMs: number): { figure: string; word: string } {
+  if (toDo.fromMs > nowMs) return { figure: clockText(toDo.fromMs, nowMs), word: 'from' };
+  if (toDo.dueMs === null) return { figure: '', word: 'any time' };
+  if (toDo.dueMs <= nowMs) return { figure: '', word: 'now' };
+  return { figure: spanText(toDo.dueMs - nowMs), word: 'left' };
+}
+
+/** What to do next, in order; the first one stands out. */
+export function NextList({ toDos, nowMs }: { toDos: readonly ToDo[]; nowMs: number }) {
+  return (
+    <Box as="section" aria-label="Next, in order">
+      <Heading as="h2" fontSize="lg" mb="2">
+        Next, in order
+      </Heading>
+      {toDos.length === 0 && <Box color="ink2">Nothing waits for a hand.</Box>}
+      <Box as="ol" listStyleType="none" display="flex" flexDirection="column" gap="2.5">
+        {toDos.slice(0, 8).map((toDo, i) => {
+          const first = i === 0 && toDo.fromMs <= nowMs;
+          const { figure, word } = when(toDo, nowMs);
+          return (
+            <li key={toDo.key}>
+              <Box
+                asChild
+                display="block"
+                px="4"
+                py="3"
+                minH="64px"
+                bg={first ? 'ink' : 'card'}
+                color={first ? 'card' : 'ink'}
+                borderWidth="1px"
+                borderColor={first ? 'ink' : 'line'}
+                _hover={{ bg: first ? 'slate' : 'amberWash' }}
+                _focusVisible={focusRing}
+              >
+                <Link href={toDo.href}>
+                  <Flex justify="space-between" gap="3" align="baseline">
+                    <Box fontFamily="heading" fontWeight="600" fontSize="lg" lineHeight="1.2">
+                      {toDo.urgent && <span aria-label="soon">! </span>}
+                      {toDo.title}
+                    </Box>
+                    <Box whiteSpace="nowrap">
+                      <Figure fontSize="lg">{word === 'from' ? `from ${figure}` : figure}</Figure>
+                      {word !== 'from' && (
+                        <Box as="span" fontSize="sm">
+                          {' '}
+                          {word}
+                        </Box>
+                      )}
+                    </Box>
+                  </Flex>
+                  <Box fontSize="sm" color={first ? 'amberPale' : 'ink2'}>
+                    {toDo.detail}
+                  </Box>
+                </Link>
+              </Box>
+            </li>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}

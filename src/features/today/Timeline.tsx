@@ -1,0 +1,194 @@
+'use client';
+import { Box, Flex } from '@chakra-ui/react';
+import { format as formatDate } from 'date-fns';
+import Link from 'next/link';
+import { STATE_FILL } from '@/features/common/stateWords';
+import type { Band, Lane } from './model';
+import type { TimeScale } from './timeScale';
+
+const AXIS = 64;
+
+function BandBox({ band, scale }: { band: Band; scale: TimeScale }) {
+  const top = scale.y(band.fromMs);
+  const height = scale.y(band.toMs) - top;
+  const shownTop = Math.max(top, 0);
+  return (
+    <g>
+      <rect
+        x="14%"
+        width="72%"
+        y={shownTop}
+        height={Math.max(1, height)}
+        fill={STATE_FILL[band.state]}
+        stroke="var(--bm-colors-amber-deep)"
+        strokeWidth="0.6"
+      />
+      {height >= 18 && (
+        <text
+          x="18%"
+          y={shownTop + 15}
+          fontSize="13"
+          fontWeight="600"
+          fill="var(--bm-colors-ink)"
+          stroke={band.state === 'wet' ? 'none' : 'var(--bm-colors-card)'}
+          strokeWidth="4"
+          paintOrder="stroke"
+        >
+          {band.label}
+        </text>
+      )}
+      {band.endWords && (
+        <>
+          <line
+            x1="14%"
+            x2="86%"
+            y1={top + height}
+            y2={top + height}
+            stroke="var(--bm-colors-oxide)"
+            strokeWidth="3"
+          />
+          <text
+            x="18%"
+            y={top + height - 6}
+            fontSize="12"
+            fontWeight="600"
+            fill="var(--bm-colors-oxide)"
+            stroke="var(--bm-colors-card)"
+            strokeWidth="4"
+            paintOrder="stroke"
+          >
+            {band.endWords}
+          </text>
+        </>
+      )}
+    </g>
+  );
+}
+
+interface Props {
+  readonly lanes: readonly Lane[];
+  readonly scale: TimeScale;
+  readonly nowMs: number;
+}
+
+function Axis({ scale, nowMs }: { scale: TimeScale; nowMs: number }) {
+  const nowY = scale.y(nowMs);
+  return (
+    <svg width={AXIS} height={scale.heightPx} aria-hidden>
+      {scale.ticks
+        .filter((t) => Math.abs(scale.y(t) - nowY) > 16)
+        .map((t) => (
+          <text
+            key={t}
+            x={AXIS - 10}
+            y={scale.y(t) + 4}
+            textAnchor="end"
+            fontSize="13"
+            fill="var(--bm-colors-ink2)"
+            fontFamily="var(--bm-fonts-mono)"
+          >
+            {formatDate(t, 'HH:mm')}
+          </text>
+        ))}
+      <path d={`M4 ${nowY - 12} h50 l8 12 l-8 12 h-50 z`} fill="var(--bm-colors-ink)" />
+      <text
+        x="9"
+        y={nowY + 5}
+        fontSize="13"
+        fontWeight="600"
+        fill="var(--bm-colors-card)"
+        fontFamily="var(--bm-fonts-mono)"
+      >
+        {formatDate(nowMs, 'HH:mm')}
+      </text>
+    </svg>
+  );
+}
+
+/** Time down the page, a lane a piece; a line says now; closed hours are hatched and shorter. */
+export function Timeline({ lanes, scale, nowMs }: Props) {
+  const nowY = scale.y(nowMs);
+  return (
+    <Box
+      bg="card"
+      borderWidth="1px"
+      borderColor="line"
+      overflowX="auto"
+      tabIndex={0}
+      role="group"
+      aria-label="Clock of the bench"
+    >
+      <Flex
+        ps={`${AXIS}px`}
+        borderBottomWidth="1px"
+        borderColor="line"
+        minW={`${AXIS + lanes.length * 130}px`}
+      >
+        {lanes.map((lane) => (
+          <Box
+            key={lane.key}
+            asChild
+            flex="1"
+            minW="130px"
+            px="3"
+            py="2"
+            fontFamily="heading"
+            fontWeight="600"
+            lineHeight="1.15"
+            _hover={{ bg: 'amberWash' }}
+          >
+            <Link href={lane.href}>{lane.title}</Link>
+          </Box>
+        ))}
+      </Flex>
+      <Flex position="relative" minW={`${AXIS + lanes.length * 130}px`} my="2">
+        <Axis scale={scale} nowMs={nowMs} />
+        {lanes.map((lane) => (
+          <Box key={lane.key} flex="1" minW="130px" borderLeftWidth="1px" borderColor="line">
+            <svg
+              width="100%"
+              height={scale.heightPx}
+              role="img"
+              aria-label={`${lane.title}: ${lane.bands.map((b) => `${b.label} from ${formatDate(b.fromMs, 'EEE HH:mm')}`).join(', ')}`}
+            >
+              {scale.stretches
+                .filter((s) => s.closed)
+                .map((s) => (
+                  <rect
+                    key={s.fromMs}
+                    x="0"
+                    width="100%"
+                    y={s.topPx}
+                    height={(s.toMs - s.fromMs) * s.pxPerMs}
+                    fill="url(#state-closed)"
+                  />
+                ))}
+              {scale.ticks.map((t) => (
+                <line
+                  key={t}
+                  x1="0"
+                  x2="100%"
+                  y1={scale.y(t)}
+                  y2={scale.y(t)}
+                  stroke="var(--bm-colors-line)"
+                  strokeWidth="0.8"
+                />
+              ))}
+              {lane.bands.map((band) => (
+                <BandBox key={band.key} band={band} scale={scale} />
+              ))}
+              <line
+                x1="0"
+                x2="100%"
+                y1={nowY}
+                y2={nowY}
+                stroke="var(--bm-colors-ink)"
+                strokeWidth="2"
+              />
+            </svg>
+          </Box>
+        ))}
+      </Flex>
+    </Box>
+  );
+}

@@ -1,0 +1,54 @@
+'use client';
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { format as formatDate, startOfDay } from 'date-fns';
+import { useNow, useShop } from '@/data/hooks';
+import { clockText } from '@/features/common/clockText';
+import { useFormat } from '@/features/common/useFormat';
+import { Welcome } from '@/features/common/Welcome';
+import { lanes, toDos } from './model';
+import { NextList } from './NextList';
+import { Timeline } from './Timeline';
+import { timeScale } from './timeScale';
+
+function openWords(nowMs: number, opensMin: number, closesMin: number): string {
+  const opens = startOfDay(nowMs).getTime() + opensMin * 60_000;
+  const closes = startOfDay(nowMs).getTime() + closesMin * 60_000;
+  if (nowMs < opens) return `opens ${clockText(opens, nowMs)}`;
+  return nowMs < closes ? `open until ${clockText(closes, nowMs)}` : 'closed for today';
+}
+
+/** Time runs down the page; what to do next stands beside it. */
+export function TodayScreen() {
+  const shop = useShop();
+  const now = useNow();
+  const format = useFormat();
+  if (shop.pieces.length === 0 && shop.resins.length === 0) return <Welcome />;
+  const { opensMin, closesMin } = shop.settings;
+  const scale = timeScale(now, opensMin, closesMin);
+  const shown = lanes(shop, now, scale.startMs, scale.endMs);
+  const next = toDos(shop, now, format);
+  return (
+    <>
+      <Flex align="baseline" gap="4" mb="3">
+        <Heading as="h1" fontSize="3xl">
+          {formatDate(now, 'EEEE, HH:mm')}
+        </Heading>
+        <Box color="ink2">{openWords(now, opensMin, closesMin)}</Box>
+      </Flex>
+      <Grid
+        templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 350px' }}
+        gap="5"
+        alignItems="start"
+      >
+        {shown.length > 0 ? (
+          <Timeline lanes={shown} scale={scale} nowMs={now} />
+        ) : (
+          <Box bg="card" borderWidth="1px" borderColor="line" p="6" color="ink2">
+            Nothing is curing. A lane appears here with the first pour.
+          </Box>
+        )}
+        <NextList toDos={next} nowMs={now} />
+      </Grid>
+    </>
+  );
+}

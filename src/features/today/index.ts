@@ -1,0 +1,1 @@
+export { TodayScreen } from './TodayScreen';

@@ -1,0 +1,185 @@
+import type { Shop } from '@/data/hooks';
+import { batchStep } from '@/data/records/batchStep';
+import { clockText } from '@/features/common/clockText';
+import { ledgerOf, pieceViews, type CoatView, type PieceView } from '@/features/common/coatView';
+import { STATE_WORDS } from '@/features/common/stateWords';
+import type { Format } from '@/features/common/useFormat';
+import type { CoatState } from '@/core/resin';
+
+/** A band of one state in a lane. */
+export interface Band {
+  readonly key: string;
+  readonly state: CoatState;
+  readonly label: string;
+  readonly fromMs: number;
+  readonly toMs: number;
+  /** Drawn as a line across the lane with words beside it, at the end of the band. */
+  readonly endWords: string;
+}
+
+export interface Lane {
+  readonly key: string;
+  readonly href: string;
+  readonly title: string;
+  readonly bands: readonly Band[];
+}
+
+export interface ToDo {
+  readonly key: string;
+  readonly href: string;
+  readonly title: string;
+  readonly detail: string;
+  /** When it must be done, or from when it can be. Null: any time. */
+  readonly dueMs: number | null;
+  readonly fromMs: number;
+  readonly urgent: boolean;
+}
+
+function coatBands(view: CoatView, untilMs: number, nowMs: number): Band[] {
+  return (view.clock?.spans ?? [])
+    .filter((span) => span.fromMs < untilMs)
+    .map((span) => {
+      const toMs = Math.min(span.toMs ?? Infinity, untilMs);
+      const shuts = span.state === 'recoat open' && span.toMs !== null && toMs === span.toMs;
+      return {
+        key: `${view.coat.id}-${span.state}`,
+        state: span.state,
+        label: STATE_WORDS[span.state],
+        fromMs: span.fromMs,
+        toMs,
+        endWords: shuts ? `shuts ${clockText(span.toMs ?? 0, nowMs)}` : '',
+      };
+    });
+}
+
+/** A lane for each piece with a coat that still changes, in the order they need a hand. */
+export function lanes(shop: Shop, nowMs: number, fromMs: number, toMs: number): Lane[] {
+  return pieceViews(shop, nowMs)
+    .filter((v) => v.top && v.top.state !== 'fully cured')
+    .map((v) => {
+      const poured = v.coats.filter((c) => c.clock);
+      const bands = poured
+        .flatMap((c, i) => coatBands(c, poured[i + 1]?.coat.pouredMs ?? Infinity, nowMs))
+        .filter((b) => b.toMs > fromMs && b.fromMs < toMs);
+      return { key: v.piece.id, href: `/pieces/${v.piece.id}/cure`, title: v.piece.name, bands };
+    })
+    .filter((lane) => lane.bands.length > 0);
+}
+
+function sessionToDos(shop: Shop, nowMs: number): ToDo[] {
+  return shop.sessions
+    .filter((s) => s.endedMs === null)
+    .flatMap((session) => {
+      const batch = shop.batches.find((b) => b.sessionId === session.id);
+      if (!batch) return [];
+      const step = batchStep(batch);
+      const names = shop.coats.filter((c) => session.coatIds.includes(c.id)).map((c) => c.name);
+      return [
+        {
+          key: session.id,
+          href: `/wet/${session.id}`,
+          title: `Go on at the bench: ${step}`,
+          detail: names.join(', '),
+          dueMs: batch.mixedMs === null ? null : nowMs,
+          fromMs: 0,
+          urgent: true,
+        },
+      ];
+    });
+}
+
+function unmaskToDo({ piece, areas, top }: PieceView, nowMs: number): ToDo[] {
+  const masked = areas.some((a) => a.edgeKinds.includes('dammed'));
+  const window = top?.clock?.windows.find((w) => w.kind === 'unmask');
+  if (!masked || window?.status !== 'open' || window.closesMs === null) return [];
+  return [
+    {
+      key: `${piece.id}-unmask`,
+      href: `/pieces/${piece.id}/cure`,
+      title: `Take masks off, ${piece.name}`,
+      detail: `Leathery now: it leaves no lip. After ${clockText(window.closesMs, nowMs)} warm it first, later cut and file.`,
+      dueMs: window.closesMs,
+      fromMs: window.opensMs,
+      urgent: window.closesMs - nowMs < 3600_000,
+    },
+  ];
+}
+
+function coatToDo(view: PieceView, nowMs: number, format: Format): ToDo[] {
+  const { piece, top, upcoming } = view;
+  if (!upcoming || upcoming.batch || view.openDefects > 0) return [];
+  const ledger = ledgerOf(upcoming.coat, upcoming.areas, piece.count, upcoming.resin);
+  const volume = ledger.ok ? format.show(ledger.value.totalM3, 'volume').text : '';
+  const base = {
+    key: `${piece.id}-coat`,
+    href: `/pieces/${piece.id}/coats`,
+    title: `${upcoming.coat.name}, ${piece.name}`,
+    urgent: false,
+  };
+  if (!top)
+    return [
+      { ...base, detail: `Mix ${volume} of ${upcoming.resin.name}.`, dueMs: null, fromMs: 0 },
+    ];
+  const recoat = top.clock?.windows.find((w) => w.kind === 'recoat');
+  if (!recoat) return [];
+  if (recoat.status === 'before')
+    return [
+      {
+        ...base,
+        detail: `${volume}. The recoat window is not open yet.`,
+        dueMs: null,
+        fromMs: recoat.opensMs,
+      },
+    ];
+  if (recoat.status === 'open' && recoat.closesMs !== null) {
+    const urgent = recoat.closesMs - nowMs < 2 * 3600_000;
+    return [
+      {
+        ...base,
+        urgent,
+        detail: `${volume}, no sanding while the window is open.`,
+        dueMs: recoat.closesMs,
+        fromMs: 0,
+      },
+    ];
+  }
+  return [
+    {
+      ...base,
+      detail: `${volume}. Sand what it will cover first: the window is shut.`,
+      dueMs: null,
+      fromMs: 0,
+    },
+  ];
+}
+
+function defectToDo({ piece, openDefects }: PieceView): ToDo[] {
+  if (openDefects === 0) return [];
+  return [
+    {
+      key: `${piece.id}-defect`,
+      href: `/pieces/${piece.id}/inspect`,
+      title: `Put right, ${piece.name}`,
+      detail: openDefects === 1 ? 'One defect is open.' : `${openDefects} defects are open.`,
+      dueMs: null,
+      fromMs: 0,
+      urgent: false,
+    },
+  ];
+}
+
+/** What to do next, in order: what is wet, then what has a limit, then what can wait, then what cannot begin yet. */
+export function toDos(shop: Shop, nowMs: number, format: Format): ToDo[] {
+  const views = pieceViews(shop, nowMs);
+  const all = [
+    ...sessionToDos(shop, nowMs),
+    ...views.flatMap((v) => [
+      ...unmaskToDo(v, nowMs),
+      ...defectToDo(v),
+      ...coatToDo(v, nowMs, format),
+    ]),
+  ];
+  const rank = (t: ToDo) =>
+    t.urgent && t.href.startsWith('/wet') ? 0 : t.fromMs > nowMs ? 3 : t.dueMs !== null ? 1 : 2;
+  return all.sort((a, b) => rank(a) - rank(b) || (a.dueMs ?? a.fromMs) - (b.dueMs ?? b.fromMs));
+}

@@ -1,0 +1,149 @@
+'use client';
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import Link from 'next/link';
+import type { ReactNode } from 'react';
+import { useNow } from '@/data/hooks';
+import { minutesText } from '@/features/common/clockText';
+import { useFormat } from '@/features/common/useFormat';
+import { Figure } from '@/ui/Figure';
+import { WET_STEPS, type WetView } from './model';
+
+function StepTrail({ view }: { view: WetView }) {
+  const at = WET_STEPS.findIndex((s) => s.step === (view.step === 'stirring' ? 'stir' : view.step));
+  const here = at === -1 ? WET_STEPS.length : at;
+  return (
+    <Flex as="ol" listStyleType="none" gap="2" fontFamily="heading" wrap="wrap">
+      {WET_STEPS.map(({ word }, i) => (
+        <Box
+          as="li"
+          key={word}
+          fontWeight={i === here ? '700' : '500'}
+          color={i < here ? 'verdigris' : i === here ? 'ink' : 'ink2'}
+          aria-current={i === here ? 'step' : undefined}
+        >
+          {i < here && '✓ '}
+          {word}
+          {i < WET_STEPS.length - 1 && ' —'}
+        </Box>
+      ))}
+    </Flex>
+  );
+}
+
+function WorkingClock({ view }: { view: WetView }) {
+  const now = useNow();
+  const { show } = useFormat();
+  const ends = view.workingEndsMs;
+  const left = ends === null ? view.workingMs : ends - now;
+  const over = left < 0;
+  return (
+    <Box
+      px="6"
+      py="3"
+      flex="0 0 290px"
+      bg={over ? 'oxideWash' : 'card'}
+      role="timer"
+      aria-label="Working time"
+    >
+      <Box fontSize="sm" color="ink2">
+        {ends === null
+          ? 'working time starts when B meets A'
+          : over
+            ? 'past the working time: stop pushing it'
+            : 'working time left'}
+      </Box>
+      <Figure
+        display="block"
+        fontSize="4xl"
+        fontWeight="600"
+        lineHeight="1.1"
+        color={over || left < 5 * 60_000 ? 'oxide' : 'ink'}
+      >
+        {over
+          ? `+ ${minutesText(left)}`
+          : ends === null
+            ? `${Math.round(left / 60_000)} min`
+            : minutesText(left)}
+        {ends !== null && (
+          <Box as="span" fontSize="md">
+            {' '}
+            min:s
+          </Box>
+        )}
+      </Figure>
+      <Box fontSize="sm" color="ink2">
+        {show(view.massKg, 'mass').text} in one cup at{' '}
+        {show(view.session.temperatureK, 'temperature').text}
+      </Box>
+    </Box>
+  );
+}
+
+interface Props {
+  readonly view: WetView;
+  readonly title: string;
+  readonly caution: ReactNode;
+  readonly actions: ReactNode;
+  readonly children: ReactNode;
+}
+
+/** Full screen at the bench: what to do on top, the clock and the large targets at the bottom. */
+export function BenchFrame({ view, title, caution, actions, children }: Props) {
+  return (
+    <Flex direction="column" minH="100vh">
+      <Flex
+        as="header"
+        bg="card"
+        borderBottomWidth="2px"
+        borderColor="ink"
+        px="6"
+        minH="68px"
+        align="center"
+        justify="space-between"
+        gap="4"
+        wrap="wrap"
+      >
+        <Flex align="baseline" gap="4" wrap="wrap">
+          <Heading as="h1" fontSize="2xl">
+            {title}
+          </Heading>
+          <Box color="ink2">for {view.coats.map((c) => c.piece.name).join(', ')}</Box>
+        </Flex>
+        <Flex align="center" gap="6">
+          <StepTrail view={view} />
+          <Flex asChild align="center" minH="44px" textDecoration="underline">
+            <Link href="/">Today</Link>
+          </Flex>
+        </Flex>
+      </Flex>
+      <Box flex="1" px="6" py="5" display="flex" flexDirection="column" justifyContent="center">
+        {children}
+      </Box>
+      <Flex
+        as="footer"
+        borderTopWidth="2px"
+        borderColor="ink"
+        bg="card"
+        align="stretch"
+        wrap="wrap"
+        minH="150px"
+      >
+        <WorkingClock view={view} />
+        <Box
+          flex="1 1 220px"
+          bg="oxideWash"
+          px="5"
+          py="4"
+          fontSize="sm"
+          borderLeftWidth="1px"
+          borderColor="line"
+        >
+          {caution}
+        </Box>
+        <Flex flex="2 1 460px" align="stretch">
+          {actions}
+        </Flex>
+      </Flex>
+    </Flex>
+  );
+}

@@ -1,0 +1,185 @@
+'use client';
+import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { ROOM_LIMITS_K, splitMix, workingTime } from '@/core/resin';
+import { editText, parseQuantity } from '@/core/units';
+import { useAct, useNow, useShop } from '@/data/hooks';
+import { startSession } from '@/data/repos/wet';
+import { spanText } from '@/features/common/clockText';
+import { ledgerOf, pieceViews, type CoatView } from '@/features/common/coatView';
+import { issueText } from '@/features/common/issueText';
+import { useFormat } from '@/features/common/useFormat';
+import { Button } from '@/ui/Button';
+import { Caution } from '@/ui/Caution';
+import { Figure } from '@/ui/Figure';
+import { Panel } from '@/ui/Panel';
+import { TextField } from '@/ui/TextField';
+
+const volumeOf = (view: CoatView): number => {
+  const ledger = ledgerOf(view.coat, view.areas, view.piece.count, view.resin);
+  return ledger.ok ? ledger.value.totalM3 : 0;
+};
+
+interface ChoiceProps {
+  readonly view: CoatView;
+  readonly chosen: boolean;
+  readonly onToggle: () => void;
+}
+
+function Choice({ view, chosen, onToggle }: ChoiceProps) {
+  const { show } = useFormat();
+  return (
+    <chakra.label
+      display="flex"
+      alignItems="center"
+      gap="4"
+      minH="64px"
+      px="4"
+      bg={chosen ? 'amberWash' : 'card'}
+      borderWidth={chosen ? '2px' : '1px'}
+      borderColor={chosen ? 'ink' : 'line'}
+      cursor="pointer"
+    >
+      <chakra.input
+        type="checkbox"
+        checked={chosen}
+        onChange={onToggle}
+        width="24px"
+        height="24px"
+        accentColor="ink"
+      />
+      <Box flex="1">
+        <Box fontWeight="600" fontSize="lg">
+          {view.piece.name} · {view.coat.name}
+        </Box>
+        <Box fontSize="sm" color="ink2">
+          {show(view.coat.thicknessM, 'film').text} on{' '}
+          {view.piece.count === 1 ? 'one piece' : `${view.piece.count} pieces`}
+        </Box>
+      </Box>
+      <Figure fontSize="xl" fontWeight="600">
+        {show(volumeOf(view), 'volume').text}
+      </Figure>
+    </chakra.label>
+  );
+}
+
+/** Before the gloves: which coats one batch serves, and how warm the room is. */
+export function GatherScreen({ coatId }: { coatId: string }) {
+  const shop = useShop();
+  const now = useNow();
+  const act = useAct();
+  const router = useRouter();
+  const format = useFormat();
+  const ready = pieceViews(shop, now).flatMap((v) =>
+    v.upcoming && !v.upcoming.batch ? [v.upcoming] : [],
+  );
+  const first = ready.find((v) => v.coat.id === coatId);
+  const [others, setOthers] = useState<readonly string[]>([]);
+  const [room, setRoom] = useState(
+    editText(shop.settings.roomTemperatureK, format.typed('temperature')),
+  );
+  const [starting, setStarting] = useState(false);
+  const parsed = parseQuantity(room, 'temperature', format.typed('temperature'), ROOM_LIMITS_K);
+  const issue = parsed.ok ? undefined : parsed.issues[0];
+  if (!first)
+    return (
+      <Box p="8" fontSize="lg">
+        This coat is not waiting to be mixed. <Link href="/pieces">Back to the pieces</Link>
+      </Box>
+    );
+  const mates = ready.filter((v) => v.resin.id === first.resin.id);
+  const chosen = mates.filter((v) => v === first || others.includes(v.coat.id));
+  const targetM3 = chosen.reduce((sum, v) => sum + volumeOf(v), 0);
+  const split = splitMix(targetM3, first.resin.sheet);
+  const toggle = (view: CoatView) => {
+    if (view !== first)
+      setOthers(
+        others.includes(view.coat.id)
+          ? others.filter((id) => id !== view.coat.id)
+          : [...others, view.coat.id],
+      );
+  };
+  const start = async () => {
+    if (!parsed.ok || !split.ok || starting) return;
+    setStarting(true);
+    const plan = {
+      resinId: first.resin.id,
+      coatIds: chosen.map((v) => v.coat.id),
+      temperatureK: parsed.value,
+      targetM3,
+      targetAKg: split.value.aKg,
+      targetBKg: split.value.bKg,
+    };
+    const outcome = await act('start the wet session', (db, c) => startSession(db, c, plan), plan);
+    if (outcome.ok) router.replace(`/wet/${outcome.value}`);
+    else setStarting(false);
+  };
+  return (
+    <Box maxW="1100px" mx="auto" px="6" py="6">
+      <Flex justify="space-between" align="baseline" mb="4">
+        <Heading as="h1" fontSize="3xl">
+          Wet session: gather the coats
+        </Heading>
+        <Link href={`/pieces/${first.piece.id}/coats`}>Back to the coat</Link>
+      </Flex>
+      <Flex gap="5" align="flex-start" wrap="wrap">
+        <Flex direction="column" gap="3" flex="3 1 480px">
+          <Box color="ink2">One batch of {first.resin.name} serves:</Box>
+          {mates.map((view) => (
+            <Choice
+              key={view.coat.id}
+              view={view}
+              chosen={chosen.includes(view)}
+              onToggle={() => toggle(view)}
+            />
+          ))}
+          <Caution title="Gloves, sleeves, open window.">
+            Uncured epoxy sensitises skin: nitrile gloves, no solvent on skin. Respirator with the
+            cartridge that the resin’s safety data sheet names. No flame near alcohol or over paper
+            and plastic cups.
+          </Caution>
+        </Flex>
+        <Panel flex="2 1 320px" p="5">
+          <Box color="ink2">Mix</Box>
+          <Figure display="block" fontSize="4xl" fontWeight="600" lineHeight="1.1">
+            {format.show(targetM3, 'volume').text}
+          </Figure>
+          {split.ok && (
+            <Box mb="3">
+              A <Figure fontWeight="600">{format.scale(split.value.aKg).text}</Figure> · B{' '}
+              <Figure fontWeight="600">{format.scale(split.value.bKg).text}</Figure>
+            </Box>
+          )}
+          <TextField
+            label="Room and bottles"
+            value={room}
+            onChange={(e) => setRoom(e.target.value)}
+            error={issue ? issueText(issue, 'temperature', format) : undefined}
+          />
+          {parsed.ok && split.ok && (
+            <Box mt="2">
+              Working time{' '}
+              <Figure fontWeight="600">
+                {spanText(workingTime(first.resin.sheet, split.value.totalKg, parsed.value) * 1000)}
+              </Figure>{' '}
+              from the moment B meets A
+            </Box>
+          )}
+          <Button
+            variant="ink"
+            size="bench"
+            width="100%"
+            mt="4"
+            disabled={!parsed.ok || !split.ok || starting}
+            onClick={() => void start()}
+          >
+            Start: weigh A
+          </Button>
+        </Panel>
+      </Flex>
+    </Box>
+  );
+}

@@ -1,0 +1,56 @@
+'use client';
+import { Box, Flex } from '@chakra-ui/react';
+import { useFormat } from '@/features/common/useFormat';
+import { Figure } from '@/ui/Figure';
+import type { RatioGauge } from './model';
+
+const percent = (share: number): string =>
+  `${share > 0 ? '+' : share < 0 ? '−' : ''}${Math.abs(share * 100).toFixed(1)} %`;
+
+/** The ratio if the pouring stopped now, and what restores it. */
+export function RatioBar({ gauge }: { gauge: RatioGauge }) {
+  const { scale } = useFormat();
+  const { check, at, tolerance } = gauge;
+  const right = check.verdict === 'right';
+  const cure =
+    check.verdict === 'too much B'
+      ? `Add ${scale(check.addAKg).text} of A to restore the ratio, stir twice as long.`
+      : `Add ${scale(check.addBKg).text} of B.`;
+  return (
+    <Box my="3" role="status">
+      <Box fontWeight="600" fontFamily="heading">
+        Ratio, if you stopped now:{' '}
+        <Figure color={right ? 'verdigris' : 'oxide'}>
+          {right ? '✓ ' : '▲ '}
+          {percent(check.errorShare)} B
+        </Figure>
+      </Box>
+      <Box position="relative" height="34px" bg="#e9dfcc" my="1" aria-hidden>
+        <Box
+          position="absolute"
+          top="0"
+          bottom="0"
+          left={`${tolerance.from * 100}%`}
+          width={`${(tolerance.to - tolerance.from) * 100}%`}
+          bg="#9fc0b1"
+        />
+        <Box
+          position="absolute"
+          top="-4px"
+          bottom="-4px"
+          left={`calc(${at * 100}% - 2px)`}
+          width="4px"
+          bg={right ? 'ink' : 'oxide'}
+        />
+      </Box>
+      <Flex justify="space-between" fontSize="sm" color="ink2" aria-hidden>
+        <span>too little B</span>
+        <span>right, ± 2 %</span>
+        <span>too much B</span>
+      </Flex>
+      <Box minH="26px" fontWeight="600" color="oxide">
+        {right ? '' : cure}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,109 @@
+'use client';
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useAct, useNow, useShop } from '@/data/hooks';
+import { leaveSession, undoLast } from '@/data/repos/wet';
+import { clockText } from '@/features/common/clockText';
+import { pieceViews } from '@/features/common/coatView';
+import { Button } from '@/ui/Button';
+import { Figure } from '@/ui/Figure';
+import { wetView, type WetView } from './model';
+import { PourStep } from './PourStep';
+import { StirStep } from './StirStep';
+import { WeighStep } from './WeighStep';
+
+function Done({ view }: { view: WetView }) {
+  const act = useAct();
+  const shop = useShop();
+  const now = useNow();
+  const coats = pieceViews(shop, now)
+    .flatMap((v) => v.coats)
+    .filter((c) => c.coat.batchId === view.batch.id);
+  return (
+    <Box maxW="900px" mx="auto" px="6" py="12">
+      <Heading as="h1" fontSize="4xl" mb="4">
+        Covered. The clocks run.
+      </Heading>
+      {coats.map(({ coat, piece, clock }) => {
+        const recoat = clock?.windows.find((w) => w.kind === 'recoat');
+        return (
+          <Flex
+            key={coat.id}
+            gap="4"
+            py="4"
+            borderTopWidth="1px"
+            borderColor="line"
+            align="center"
+            wrap="wrap"
+          >
+            <Box flex="1 1 320px">
+              <Box fontSize="xl" fontWeight="600">
+                {piece.name} · {coat.name}
+              </Box>
+              <Box>
+                Recoat without sanding from{' '}
+                <Figure fontWeight="600">{clockText(recoat?.opensMs ?? NaN, now)}</Figure> to{' '}
+                <Figure fontWeight="600">{clockText(recoat?.closesMs ?? NaN, now)}</Figure>
+              </Box>
+            </Box>
+            <Button asChild variant="ink" size="bench">
+              <Link href={`/pieces/${piece.id}/cure`}>See its windows</Link>
+            </Button>
+          </Flex>
+        );
+      })}
+      <Flex gap="4" mt="6">
+        <Button asChild size="bench">
+          <Link href="/">Today</Link>
+        </Button>
+        <Button
+          size="bench"
+          variant="quiet"
+          onClick={() => void act('undo', (db, c) => undoLast(db, c, view.batch.id))}
+        >
+          Undo the cover
+        </Button>
+      </Flex>
+    </Box>
+  );
+}
+
+/** A wet session, full screen at the bench; where it stands comes from the record alone. */
+export function WetScreen({ sessionId }: { sessionId: string }) {
+  const shop = useShop();
+  const act = useAct();
+  const router = useRouter();
+  const view = wetView(shop, sessionId);
+  if (!view || (view.session.endedMs !== null && view.step !== 'done'))
+    return (
+      <Box p="8" fontSize="lg">
+        This session is over. <Link href="/">Today</Link>
+      </Box>
+    );
+  const leave = async () => {
+    const outcome = await act('leave the session', (db, c) => leaveSession(db, c, sessionId));
+    if (outcome.ok) router.push('/pieces');
+  };
+  switch (view.step) {
+    case 'weigh A':
+      return (
+        <>
+          <WeighStep key="A" view={view} />
+          <Button position="absolute" top="78px" right="6" onClick={() => void leave()}>
+            Leave, nothing is mixed
+          </Button>
+        </>
+      );
+    case 'weigh B':
+      return <WeighStep key="B" view={view} />;
+    case 'stir':
+    case 'stirring':
+      return <StirStep view={view} />;
+    case 'pour':
+    case 'cover':
+      return <PourStep view={view} />;
+    case 'done':
+      return <Done view={view} />;
+  }
+}

@@ -1,0 +1,2 @@
+export { GatherScreen } from './GatherScreen';
+export { WetScreen } from './WetScreen';

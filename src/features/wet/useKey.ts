@@ -1,0 +1,32 @@
+'use client';
+import { useEffect, useRef } from 'react';
+
+const TAKES_KEYS = 'input, select, textarea, button, a, [role=slider]';
+
+/** Runs an action on one key, unless the key belongs to the control that has the focus. */
+export function useKey(key: string, action: () => void, disabled = false): void {
+  const latest = useRef(action);
+  useEffect(() => {
+    latest.current = action;
+  });
+  useEffect(() => {
+    if (disabled) return;
+    const onKey = (event: KeyboardEvent) => {
+      if (
+        event.key.toLowerCase() !== key ||
+        event.repeat ||
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey
+      )
+        return;
+      const onControl =
+        event.target instanceof Element && event.target.closest(TAKES_KEYS) !== null;
+      if (onControl && (key === ' ' || key === 'enter')) return;
+      event.preventDefault();
+      latest.current();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [key, disabled]);
+}

@@ -1,0 +1,45 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useId, type ReactNode } from 'react';
+
+export interface ControlProps {
+  readonly id: string;
+  readonly 'aria-describedby': string | undefined;
+  readonly 'aria-invalid': true | undefined;
+}
+
+interface Props {
+  readonly label: string;
+  readonly hint?: string | undefined;
+  readonly error?: string | undefined;
+  readonly children: (control: ControlProps) => ReactNode;
+}
+
+/** A label, its control, a hint, and a message at the control when something is wrong. */
+export function FieldRow({ label, hint, error, children }: Props) {
+  const id = useId();
+  const describedBy = [hint ? `${id}-hint` : '', error ? `${id}-error` : '']
+    .filter(Boolean)
+    .join(' ');
+  return (
+    <Box>
+      <chakra.label htmlFor={id} display="block" fontSize="sm" fontWeight="600" mb="1">
+        {label}
+      </chakra.label>
+      {children({
+        id,
+        'aria-describedby': describedBy || undefined,
+        'aria-invalid': error ? true : undefined,
+      })}
+      {hint && (
+        <Box id={`${id}-hint`} fontSize="xs" color="ink2" mt="1">
+          {hint}
+        </Box>
+      )}
+      {error && (
+        <Box id={`${id}-error`} role="alert" fontSize="sm" color="oxide" fontWeight="600" mt="1">
+          {error}
+        </Box>
+      )}
+    </Box>
+  );
+}

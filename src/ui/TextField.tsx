@@ -1,0 +1,25 @@
+import { Input, Textarea, type InputProps, type TextareaProps } from '@chakra-ui/react';
+import { FieldRow } from './FieldRow';
+
+interface RowProps {
+  readonly label: string;
+  readonly hint?: string | undefined;
+  readonly error?: string | undefined;
+}
+
+/** One line of text. Takes what a form library's `register` gives. */
+export function TextField({ label, hint, error, ...input }: RowProps & InputProps) {
+  return (
+    <FieldRow label={label} hint={hint} error={error}>
+      {(control) => <Input autoComplete="off" {...input} {...control} />}
+    </FieldRow>
+  );
+}
+
+export function TextAreaField({ label, hint, error, ...input }: RowProps & TextareaProps) {
+  return (
+    <FieldRow label={label} hint={hint} error={error}>
+      {(control) => <Textarea {...input} {...control} />}
+    </FieldRow>
+  );
+}

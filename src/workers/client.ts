@@ -1,0 +1,112 @@
+import type { ComputeInput, ComputeName, ComputeOutput, Fault } from '@/core/compute';
+import { isWorkerMessage, type ComputeRequest } from './protocol';
+
+/** The computation refused its input, or the worker died or took too long. */
+export class ComputeError extends Error {
+  override readonly name = 'ComputeError';
+  constructor(readonly faults: readonly Fault[]) {
+    super(faults.map((f) => f.message).join('; '));
+  }
+}
+
+/** The part of a Worker that the client needs; a test passes its own. */
+export interface WorkerLike {
+  postMessage(message: ComputeRequest): void;
+  terminate(): void;
+  onmessage: ((event: { data: unknown }) => void) | null;
+  onerror: ((event: { message?: string; preventDefault?: () => void }) => void) | null;
+}
+
+interface Waiting {
+  readonly settle: (outcome: { value: unknown } | { error: Error }) => void;
+}
+
+const internal = (message: string) => new ComputeError([{ code: 'internal', path: [], message }]);
+
+export interface ComputeOptions {
+  readonly signal?: AbortSignal;
+  readonly timeoutMs?: number;
+}
+
+export interface ComputeClient {
+  compute<N extends ComputeName>(
+    name: N,
+    input: ComputeInput<N>,
+    options?: ComputeOptions,
+  ): Promise<ComputeOutput<N>>;
+}
+
+/**
+ * Talks to the compute worker. Every promise settles: with the result, with the faults of the
+ * input, on abort, when the worker crashes and after `timeoutMs` (30 s); a worker that crashed, or
+ * that took too long, is replaced on the next call.
+ */
+export function createComputeClient(createWorker: () => WorkerLike): ComputeClient {
+  let worker: WorkerLike | null = null;
+  let nextId = 1;
+  const waiting = new Map<number, Waiting>();
+
+  const drop = (error: Error) => {
+    worker?.terminate();
+    worker = null;
+    for (const { settle } of [...waiting.values()]) settle({ error });
+  };
+
+  const ready = (): WorkerLike => {
+    if (worker) return worker;
+    const fresh = createWorker();
+    fresh.onmessage = ({ data }) => {
+      if (!isWorkerMessage(data)) return;
+      waiting
+        .get(data.id)
+        ?.settle(
+          data.type === 'result'
+            ? { value: data.result }
+            : { error: new ComputeError(data.faults) },
+        );
+    };
+    fresh.onerror = (event) => {
+      event.preventDefault?.();
+      drop(internal(`The compute worker stopped: ${event.message ?? 'unknown reason'}`));
+    };
+    worker = fresh;
+    return fresh;
+  };
+
+  return {
+    compute: (name, input, { signal, timeoutMs = 30_000 } = {}) =>
+      new Promise((resolve, reject) => {
+        const id = nextId;
+        nextId += 1;
+        const onAbort = () => settle({ error: new DOMException('Cancelled', 'AbortError') });
+        const timer = setTimeout(
+          () => drop(internal(`The computation took longer than ${timeoutMs / 1000} s.`)),
+          timeoutMs,
+        );
+        const settle: Waiting['settle'] = (outcome) => {
+          clearTimeout(timer);
+          signal?.removeEventListener('abort', onAbort);
+          waiting.delete(id);
+          if ('error' in outcome) reject(outcome.error);
+          else resolve(outcome.value as ComputeOutput<typeof name>);
+        };
+        waiting.set(id, { settle });
+        if (signal?.aborted) return onAbort();
+        signal?.addEventListener('abort', onAbort);
+        ready().postMessage({ type: 'compute', id, compute: name, input });
+      }),
+  };
+}
+
+let shared: ComputeClient | undefined;
+
+/** The one client of this tab. */
+export function computeClient(): ComputeClient {
+  shared ??= createComputeClient(
+    () =>
+      new Worker(new URL('./compute.worker.ts', import.meta.url), {
+        type: 'module',
+      }) as unknown as WorkerLike,
+  );
+  return shared;
+}
