@@ -57,6 +57,7 @@ export class DemoBuilder {
   readonly log: LogEntry[] = [];
   private readonly random = seededRandom(1874);
   private serial = 0;
+  private person = '';
   constructor(private readonly people: readonly string[]) {}
 
   private id(kind: string): string {
@@ -65,12 +66,14 @@ export class DemoBuilder {
   }
 
   write(atMs: number, kind: LogKind, about: Partial<LogEntry> = {}): LogEntry {
-    const by = this.people[Math.floor(this.random() * this.people.length)] ?? '';
+    // One person works through a whole session.
+    if (about.batchId === undefined || kind === 'session started')
+      this.person = this.people[Math.floor(this.random() * this.people.length)] ?? '';
     const entry: LogEntry = {
       id: this.id('log'),
       atMs: Math.round(atMs),
       kind,
-      by,
+      by: this.person,
       text: '',
       pieceId: null,
       coatId: null,

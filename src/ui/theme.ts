@@ -109,6 +109,7 @@ const config = defineConfig({
     'a:focus-visible, summary:focus-visible, [tabindex]:focus-visible': focusRing,
   },
   theme: {
+    breakpoints: { md: '48rem', lg: '68rem' },
     tokens: {
       colors: values({
         paper: '#f7f2e8',

@@ -1,3 +1,4 @@
+import type { ValidationError } from 'joi';
 import type { Issue, IssueCode } from '../result';
 import { COMPUTATIONS, type ComputeName, type Computation } from './registry';
 
@@ -57,7 +58,7 @@ export function runCompute(request: unknown): ComputeResponse {
   const { error, value } = schema
     .required()
     .validate(input, { abortEarly: false, convert: false }) as {
-    error?: import('joi').ValidationError;
+    error?: ValidationError;
     value: unknown;
   };
   if (error) {

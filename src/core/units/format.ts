@@ -82,7 +82,10 @@ export function formatQuantity(
   if (!Number.isFinite(value)) return shown('–', '');
   const [unit, most] = pick(value, quantity, system);
   const inUnit = unit === '' ? value : fromSI(value, unit);
-  return shown(inUnit.toFixed(decimals ?? sensibleDecimals(inUnit, most)), unit);
+  const fixed = inUnit.toFixed(decimals ?? sensibleDecimals(inUnit, most));
+  // Sizes of pieces are mostly whole; 18.0 mm would claim a reading nobody took.
+  const whole = decimals === undefined && quantity === 'length' && /\.0+$/.test(fixed);
+  return shown(whole ? fixed.replace(/\.0+$/, '') : fixed, unit);
 }
 
 /** Shows an SI value in one given unit with fixed decimals, as a scale or a cup does. */

@@ -111,19 +111,25 @@ export const weighA = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>, aKg: 
     figures: { aKg },
   });
 
+/** What is in the cup when part B is in; `addedAKg` of A went in after B, to restore the ratio. */
+export interface MixedCup {
+  readonly aKg: number;
+  readonly bKg: number;
+  readonly addedAKg: number;
+  readonly errorShare: number;
+}
+
 /** Part B is in the cup: the working time starts. */
-export const mixB = (
-  db: ShopDb,
-  c: ActionContext,
-  batchId: Id<'batch'>,
-  bKg: number,
-  errorShare: number,
-) =>
+export const mixB = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>, cup: MixedCup) =>
   stepBatch(db, c, batchId, {
     kind: 'mixed',
     expected: 'weigh B',
-    change: () => ({ bKg, mixedMs: c.nowMs }),
-    figures: { bKg, ratioErrorShare: errorShare },
+    change: () => ({ aKg: cup.aKg, bKg: cup.bKg, mixedMs: c.nowMs }),
+    figures: {
+      bKg: cup.bKg,
+      ...(cup.addedAKg > 0 && { addedAKg: cup.addedAKg }),
+      ratioErrorShare: cup.errorShare,
+    },
   });
 
 export const startStir = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>

@@ -26,7 +26,7 @@ function Row({ named, onCorrect }: RowProps) {
   return (
     <Grid
       as="li"
-      templateColumns="74px 150px 190px minmax(0, 1fr) 90px"
+      templateColumns="74px 130px 150px minmax(0, 1fr) 60px 74px"
       gap="3"
       py="1.5"
       borderTopWidth="1px"
@@ -41,12 +41,9 @@ function Row({ named, onCorrect }: RowProps) {
       <Box>
         {entryWords(named, format)}
         {undone && <Box as="em"> (undone)</Box>}
-        {entry.by && (
-          <Box as="span" color="ink2" fontSize="sm">
-            {' '}
-            · {entry.by}
-          </Box>
-        )}
+      </Box>
+      <Box color="ink2" fontSize="sm" truncate>
+        {entry.by}
       </Box>
       <Button
         size="sm"

@@ -37,6 +37,7 @@ export function filterLog(
 const FIGURES: Readonly<Record<string, readonly [label: string, quantity: Quantity | 'scale']>> = {
   aKg: ['A', 'scale'],
   bKg: ['B', 'scale'],
+  addedAKg: ['A added after', 'scale'],
   ratioErrorShare: ['ratio off by', 'share'],
   targetM3: ['mix', 'volume'],
   thicknessM: ['film', 'film'],

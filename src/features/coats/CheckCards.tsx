@@ -1,4 +1,5 @@
 import { Box, Grid } from '@chakra-ui/react';
+import { Explained } from '@/features/common/Explained';
 import { Figure } from '@/ui/Figure';
 import type { Check } from './model';
 
@@ -12,7 +13,7 @@ const LOOK = {
 export function CheckCards({ checks }: { checks: readonly Check[] }) {
   return (
     <Grid templateColumns="repeat(auto-fit, minmax(200px, 1fr))" gap="3">
-      {checks.map(({ verdict, title, detail }) => {
+      {checks.map(({ verdict, title, detail, explanation, quantity }) => {
         const { sign, colour, word } = LOOK[verdict];
         return (
           <Box
@@ -31,9 +32,11 @@ export function CheckCards({ checks }: { checks: readonly Check[] }) {
               </Box>{' '}
               {title}
             </Box>
-            <Figure fontSize="xs" whiteSpace="normal">
-              {detail}
-            </Figure>
+            <Box fontSize="xs">
+              <Explained explanation={explanation} quantity={quantity}>
+                <Figure whiteSpace="normal">{detail}</Figure>
+              </Explained>
+            </Box>
           </Box>
         );
       })}

@@ -8,6 +8,7 @@ import type { Area } from '@/data/records/types';
 import { changeCoat, removeCoat } from '@/data/repos/bench';
 import { ledgerOf, type CoatView, type PieceView } from '@/features/common/coatView';
 import { Explained } from '@/features/common/Explained';
+import { splitOf } from '@/features/common/explanations';
 import { SectionDrawing } from '@/features/common/section';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
@@ -16,7 +17,7 @@ import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { CheckCards } from './CheckCards';
 import { LedgerPanel } from './LedgerPanel';
-import { coatChecks, ruleWords, splitOf } from './model';
+import { coatChecks, ruleWords } from './model';
 import { PlannedControls } from './PlannedControls';
 
 function RuleOfThumb({ areaM2 }: { areaM2: number }) {

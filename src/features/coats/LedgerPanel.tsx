@@ -1,6 +1,6 @@
 'use client';
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
-import { Beaker, Droplets, PanelBottom, Sigma, SquareDashed } from 'lucide-react';
+import { Beaker, PanelBottom, Sigma, SquareDashed, type LucideIcon } from 'lucide-react';
 import type { Ledger, LedgerLineId } from '@/core/coat';
 import type { MixSplit } from '@/core/resin';
 import { formatIn } from '@/core/units';
@@ -9,9 +9,9 @@ import { Explained } from '@/features/common/Explained';
 import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
-import { splitExplanation, totalExplanation } from './model';
+import { splitExplanation, totalExplanation } from '@/features/common/explanations';
 
-const LINE_ICON: Readonly<Record<LedgerLineId, typeof Droplets>> = {
+const LINE_ICON: Readonly<Record<LedgerLineId, LucideIcon>> = {
   face: SquareDashed,
   edges: PanelBottom,
   cup: Beaker,

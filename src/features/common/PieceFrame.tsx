@@ -4,7 +4,6 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { shapeBox, type Shape } from '@/core/geometry';
 import { useNow, useShop } from '@/data/hooks';
-import { Figure } from '@/ui/Figure';
 import { pieceViews, type PieceView } from './coatView';
 import { useFormat, type Format } from './useFormat';
 
@@ -103,7 +102,7 @@ export function PieceFrame({ pieceId, stage, children }: Props) {
       <Flex align="baseline" gap="4" mb="3" wrap="wrap">
         <Heading as="h1" fontSize="3xl">
           {piece.name}
-          {piece.count > 1 && <Figure fontWeight="400"> × {piece.count}</Figure>}
+          {piece.count > 1 && ` × ${piece.count}`}
         </Heading>
         <Box color="ink2">
           {piece.support}

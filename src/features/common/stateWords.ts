@@ -42,7 +42,7 @@ export function nextWords(view: CoatView): string {
     case 'recoat open':
       return 'recoat shuts';
     case 'sand first':
-      return 'sand before the next coat; hard';
+      return 'hard';
     case 'hard':
       return 'fully cured';
     case 'fully cured':

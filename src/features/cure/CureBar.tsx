@@ -1,61 +1,81 @@
 import type { CoatClock } from '@/core/resin';
 import { clockText } from '@/features/common/clockText';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
+import { SvgText } from '@/ui/SvgText';
 
 const WIDTH = 780;
-const PAD = 8;
+const TOP = 24;
+const HEIGHT = 34;
 
-/** The states of a coat along the clock; hours are compressed so that the first day gets half the bar. */
+/** Where `nowMs` stands on a bar that draws every state equally wide. */
+export function placeOnBar(spans: CoatClock['spans'], nowMs: number): number {
+  const index = Math.max(
+    0,
+    spans.findLastIndex((s) => s.fromMs <= nowMs),
+  );
+  const span = spans[index];
+  if (!span || spans.length === 0) return 0;
+  const share =
+    span.toMs === null ? 0.5 : (nowMs - span.fromMs) / Math.max(1, span.toMs - span.fromMs);
+  return (index + Math.min(1, Math.max(0, share))) / spans.length;
+}
+
+/** The states of a coat in order with the clock time at which each begins; all drawn equally wide. */
 export function CureBar({ clock, nowMs }: { clock: CoatClock; nowMs: number }) {
-  const start = clock.spans[0]?.fromMs ?? nowMs;
-  const last = clock.spans.at(-1)?.fromMs ?? nowMs;
-  const whole = (last - start) * 1.12;
-  const x = (at: number) =>
-    PAD + Math.sqrt(Math.min(1, Math.max(0, (at - start) / whole))) * (WIDTH - 2 * PAD);
-  const now = x(nowMs);
+  const { spans } = clock;
+  const step = (WIDTH - 4) / spans.length;
+  const now = 2 + placeOnBar(spans, nowMs) * (WIDTH - 4);
   return (
     <svg
       viewBox={`0 0 ${WIDTH} 92`}
       width="100%"
       role="img"
-      aria-label={`Now ${STATE_WORDS[clock.state]}`}
+      aria-label={`Now ${STATE_WORDS[clock.state]}. ${spans.map((s) => `${STATE_WORDS[s.state]} from ${clockText(s.fromMs, nowMs)}`).join(', ')}`}
     >
-      {clock.spans.map((span, i) => {
-        const from = x(span.fromMs);
-        const to = span.toMs === null ? WIDTH - PAD : x(span.toMs);
-        const above = i % 2 === 0;
+      {spans.map((span, i) => {
+        const x = 2 + i * step;
+        const here = span.state === clock.state;
         return (
           <g key={span.state}>
             <rect
-              x={from}
-              y="26"
-              width={Math.max(0, to - from)}
-              height="34"
+              x={x}
+              y={TOP}
+              width={step}
+              height={HEIGHT}
               fill={STATE_FILL[span.state]}
               stroke="var(--bm-colors-amber-deep)"
-              strokeWidth="0.8"
+              strokeWidth={here ? 2 : 0.8}
             />
-            <text x={from + 3} y={above ? 19 : 76} fontSize="13" fill="var(--bm-colors-ink)">
+            <SvgText x={x + 2} y={TOP - 8} size={13} weight={here ? 600 : 400}>
               {STATE_WORDS[span.state]}
-              <tspan fontFamily="var(--bm-fonts-mono)" fontSize="12" fill="var(--bm-colors-ink2)">
-                {` ${clockText(span.fromMs, nowMs)}`}
-              </tspan>
-            </text>
+            </SvgText>
+            <SvgText
+              x={x + 2}
+              y={TOP + HEIGHT + 16}
+              size={12}
+              family="mono"
+              fill="var(--bm-colors-ink2)"
+            >
+              {clockText(span.fromMs, nowMs)}
+            </SvgText>
           </g>
         );
       })}
-      <path d={`M${now} 22 V66`} stroke="var(--bm-colors-ink)" strokeWidth="2.5" />
-      <path d={`M${now - 6} 66 h12 l-6 -7 z`} fill="var(--bm-colors-ink)" />
-      <text
-        x={Math.min(now, WIDTH - 40)}
-        y="90"
-        fontSize="13"
-        fontWeight="600"
+      <path
+        d={`M${now} ${TOP - 4} V${TOP + HEIGHT + 6}`}
+        stroke="var(--bm-colors-ink)"
+        strokeWidth="3"
+      />
+      <path d={`M${now - 7} ${TOP - 8} h14 l-7 9 z`} fill="var(--bm-colors-ink)" />
+      <SvgText
+        x={Math.min(WIDTH - 16, Math.max(16, now))}
+        y={TOP + HEIGHT + 32}
+        size={13}
+        weight={600}
         textAnchor="middle"
-        fill="var(--bm-colors-ink)"
       >
         now
-      </text>
+      </SvgText>
     </svg>
   );
 }

@@ -19,7 +19,7 @@ export function TemperatureForm({ view, nowMs }: { view: CoatView; nowMs: number
   const format = useFormat();
   const { coat } = view;
   const pouredMs = coat.pouredMs ?? nowMs;
-  const read = (draft: TemperatureDraft) => readTemperature(draft, pouredMs, Date.now(), format);
+  const read = (draft: TemperatureDraft) => readTemperature(draft, pouredMs, nowMs, format);
   const { register, handleSubmit, getValues, formState, reset } = useForm<TemperatureDraft>({
     defaultValues: { temperature: '', ago: '0 min' },
     resolver: resolverOf(read),

@@ -8,7 +8,9 @@ import type { Defect, Photo } from '@/data/records/types';
 import { repairDefect } from '@/data/repos/bench';
 import { clockText } from '@/features/common/clockText';
 import type { PieceView } from '@/features/common/coatView';
+import { Outline } from '@/features/common/Outline';
 import { PieceFrame } from '@/features/common/PieceFrame';
+import { STATE_FILL } from '@/features/common/stateWords';
 import { Button } from '@/ui/Button';
 import { Caution } from '@/ui/Caution';
 import { Panel } from '@/ui/Panel';
@@ -89,6 +91,47 @@ function DefectRow({ defect, coatName, photos }: RowProps) {
   );
 }
 
+/** How to look, beside the plan of the piece. Common practice, no source. */
+const LOOKS = [
+  'Along the surface, low light from the side: bare spots and dimples show as breaks in the reflection.',
+  'From the other side: a row of dots is often a hair.',
+  'Edges with a clean glove: thin places, lips at the tape line, drips below.',
+  'Press a nail where it does not show: no print means it is past the touch test.',
+];
+
+function LookPanel({ view }: { view: PieceView }) {
+  const area = view.areas[0];
+  const top = view.top;
+  return (
+    <Panel display="flex" gap="6" alignItems="center" flexWrap="wrap">
+      {area && (
+        <Outline
+          shape={area.shape}
+          edgeKinds={area.edgeKinds}
+          size={220}
+          fill={top ? STATE_FILL[top.state] : 'var(--bm-colors-card)'}
+          title={`Plan of ${view.piece.name}`}
+        />
+      )}
+      <Box flex="1" minW="260px">
+        <Heading as="h2" fontSize="xl" mb="2">
+          Look before you note
+        </Heading>
+        <Box as="ol" ps="5" listStyleType="decimal">
+          {LOOKS.map((look) => (
+            <Box as="li" key={look} mb="1">
+              {look}
+            </Box>
+          ))}
+        </Box>
+        <Box fontSize="xs" color="ink2">
+          Common practice, no source.
+        </Box>
+      </Box>
+    </Panel>
+  );
+}
+
 function Inspect({ view }: { view: PieceView }) {
   const { defects, coats } = useShop();
   const photos = usePhotos(view.piece.id);
@@ -97,28 +140,31 @@ function Inspect({ view }: { view: PieceView }) {
     .sort((a, b) => b.foundMs - a.foundMs);
   return (
     <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 400px' }} gap="4" alignItems="start">
-      <Panel as="section" aria-label="Defects">
-        <Heading as="h2" fontSize="xl" mb="2">
-          Found on this piece
-        </Heading>
-        {own.length === 0 && (
-          <Box color="ink2">
-            Nothing noted. Look along the surface against a light from several angles, and feel the
-            edges.
+      <Box>
+        <LookPanel view={view} />
+        <Panel as="section" aria-label="Defects" mt="4">
+          <Heading as="h2" fontSize="xl" mb="2">
+            Found on this piece
+          </Heading>
+          {own.length === 0 && (
+            <Box color="ink2">
+              Nothing noted. Look along the surface against a light from several angles, and feel
+              the edges.
+            </Box>
+          )}
+          <Box as="ul" listStyleType="none">
+            {own.map((d) => (
+              <DefectRow
+                key={d.id}
+                defect={d}
+                coatName={coats.find((c) => c.id === d.coatId)?.name ?? 'on the piece'}
+                photos={photos.filter((p) => p.photo.defectId === d.id)}
+              />
+            ))}
           </Box>
-        )}
-        <Box as="ul" listStyleType="none">
-          {own.map((d) => (
-            <DefectRow
-              key={d.id}
-              defect={d}
-              coatName={coats.find((c) => c.id === d.coatId)?.name ?? 'on the piece'}
-              photos={photos.filter((p) => p.photo.defectId === d.id)}
-            />
-          ))}
-        </Box>
-      </Panel>
-      <Flex direction="column" gap="4">
+        </Panel>
+      </Box>
+      <Flex direction="column" gap="4" gridRow={{ lg: '1' }} gridColumn={{ lg: '2' }}>
         <DefectForm key={view.piece.id} view={view} />
         <Caution title="Sanding and cutting.">
           Dust mask (P2/N95 or better) and wet methods when sanding; knives away from the hand.

@@ -8,7 +8,6 @@ import { sizeWords } from '@/features/common/PieceFrame';
 import { STATE_FILL } from '@/features/common/stateWords';
 import { useFormat } from '@/features/common/useFormat';
 import { Welcome } from '@/features/common/Welcome';
-import { Figure } from '@/ui/Figure';
 import { MiniSection } from './MiniSection';
 import { pieceWords } from './model';
 import { Button } from '@/ui/Button';
@@ -40,7 +39,7 @@ function PieceCard({ view, nowMs }: { view: PieceView; nowMs: number }) {
           <Box minW="0" flex="1">
             <Heading as="h2" fontSize="xl">
               {piece.name}
-              {piece.count > 1 && <Figure fontWeight="400"> × {piece.count}</Figure>}
+              {piece.count > 1 && ` × ${piece.count}`}
             </Heading>
             <Box fontSize="sm" color="ink2" mb="2">
               {piece.support}

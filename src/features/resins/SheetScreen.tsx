@@ -34,7 +34,7 @@ function Group({ title, children }: { title: string; children: React.ReactNode }
       <Box asChild fontFamily="heading" fontWeight="600" fontSize="lg" mb="2">
         <legend>{title}</legend>
       </Box>
-      <Grid templateColumns="repeat(auto-fill, minmax(180px, 1fr))" gap="3">
+      <Grid templateColumns="repeat(auto-fill, minmax(150px, 1fr))" gap="3">
         {children}
       </Grid>
     </Box>

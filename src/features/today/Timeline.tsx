@@ -5,13 +5,17 @@ import Link from 'next/link';
 import { STATE_FILL } from '@/features/common/stateWords';
 import type { Band, Lane } from './model';
 import type { TimeScale } from './timeScale';
+import { SvgText } from '@/ui/SvgText';
 
 const AXIS = 64;
 
-function BandBox({ band, scale }: { band: Band; scale: TimeScale }) {
+function BandBox({ band, scale, nowY }: { band: Band; scale: TimeScale; nowY: number }) {
   const top = scale.y(band.fromMs);
   const height = scale.y(band.toMs) - top;
   const shownTop = Math.max(top, 0);
+  // The line that says now must not run through a label.
+  const plain = shownTop + 15;
+  const labelY = Math.abs(plain - 5 - nowY) < 11 && nowY + 15 < top + height ? nowY + 15 : plain;
   return (
     <g>
       <rect
@@ -23,21 +27,21 @@ function BandBox({ band, scale }: { band: Band; scale: TimeScale }) {
         stroke="var(--bm-colors-amber-deep)"
         strokeWidth="0.6"
       />
-      {height >= 18 && (
-        <text
+      {height >= (band.endWords ? 36 : 18) && (
+        <SvgText
           x="18%"
-          y={shownTop + 15}
-          fontSize="13"
-          fontWeight="600"
+          y={labelY}
+          size={13}
+          weight={600}
           fill="var(--bm-colors-ink)"
           stroke={band.state === 'wet' ? 'none' : 'var(--bm-colors-card)'}
           strokeWidth="4"
           paintOrder="stroke"
         >
           {band.label}
-        </text>
+        </SvgText>
       )}
-      {band.endWords && (
+      {band.endWords && height >= 18 && (
         <>
           <line
             x1="14%"
@@ -47,18 +51,18 @@ function BandBox({ band, scale }: { band: Band; scale: TimeScale }) {
             stroke="var(--bm-colors-oxide)"
             strokeWidth="3"
           />
-          <text
+          <SvgText
             x="18%"
             y={top + height - 6}
-            fontSize="12"
-            fontWeight="600"
+            size={12}
+            weight={600}
             fill="var(--bm-colors-oxide)"
             stroke="var(--bm-colors-card)"
             strokeWidth="4"
             paintOrder="stroke"
           >
             {band.endWords}
-          </text>
+          </SvgText>
         </>
       )}
     </g>
@@ -76,31 +80,24 @@ function Axis({ scale, nowMs }: { scale: TimeScale; nowMs: number }) {
   return (
     <svg width={AXIS} height={scale.heightPx} aria-hidden>
       {scale.ticks
-        .filter((t) => Math.abs(scale.y(t) - nowY) > 16)
+        .filter((t) => Math.abs(scale.y(t) - nowY) > 16 && scale.y(t) < scale.heightPx - 6)
         .map((t) => (
-          <text
+          <SvgText
             key={t}
             x={AXIS - 10}
             y={scale.y(t) + 4}
             textAnchor="end"
-            fontSize="13"
+            size={13}
             fill="var(--bm-colors-ink2)"
-            fontFamily="var(--bm-fonts-mono)"
+            family="mono"
           >
             {formatDate(t, 'HH:mm')}
-          </text>
+          </SvgText>
         ))}
       <path d={`M4 ${nowY - 12} h50 l8 12 l-8 12 h-50 z`} fill="var(--bm-colors-ink)" />
-      <text
-        x="9"
-        y={nowY + 5}
-        fontSize="13"
-        fontWeight="600"
-        fill="var(--bm-colors-card)"
-        fontFamily="var(--bm-fonts-mono)"
-      >
+      <SvgText x="9" y={nowY + 5} size={13} weight={600} fill="var(--bm-colors-card)" family="mono">
         {formatDate(nowMs, 'HH:mm')}
-      </text>
+      </SvgText>
     </svg>
   );
 }
@@ -175,7 +172,7 @@ export function Timeline({ lanes, scale, nowMs }: Props) {
                 />
               ))}
               {lane.bands.map((band) => (
-                <BandBox key={band.key} band={band} scale={scale} />
+                <BandBox key={band.key} band={band} scale={scale} nowY={nowY} />
               ))}
               <line
                 x1="0"

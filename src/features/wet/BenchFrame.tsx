@@ -4,6 +4,8 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { useNow } from '@/data/hooks';
 import { minutesText } from '@/features/common/clockText';
+import { Explained } from '@/features/common/Explained';
+import { workingExplanation } from '@/features/common/explanations';
 import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';
 import { WET_STEPS, type WetView } from './model';
@@ -36,6 +38,8 @@ function WorkingClock({ view }: { view: WetView }) {
   const ends = view.workingEndsMs;
   const left = ends === null ? view.workingMs : ends - now;
   const over = left < 0;
+  const running = over ? `+ ${minutesText(left)}` : minutesText(left);
+  const figure = ends === null ? `${Math.round(left / 60_000)} min` : running;
   return (
     <Box
       px="6"
@@ -52,25 +56,25 @@ function WorkingClock({ view }: { view: WetView }) {
             ? 'past the working time: stop pushing it'
             : 'working time left'}
       </Box>
-      <Figure
-        display="block"
+      <Box
         fontSize="4xl"
         fontWeight="600"
         lineHeight="1.1"
         color={over || left < 5 * 60_000 ? 'oxide' : 'ink'}
       >
-        {over
-          ? `+ ${minutesText(left)}`
-          : ends === null
-            ? `${Math.round(left / 60_000)} min`
-            : minutesText(left)}
+        <Explained
+          explanation={workingExplanation(view.resin, view.massKg, view.session.temperatureK)}
+          quantity="duration"
+        >
+          <Figure>{figure}</Figure>
+        </Explained>
         {ends !== null && (
           <Box as="span" fontSize="md">
             {' '}
             min:s
           </Box>
         )}
-      </Figure>
+      </Box>
       <Box fontSize="sm" color="ink2">
         {show(view.massKg, 'mass').text} in one cup at{' '}
         {show(view.session.temperatureK, 'temperature').text}

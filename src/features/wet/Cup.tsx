@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { SvgText } from '@/ui/SvgText';
 
 interface Props {
   /** Shares of the full mix that are in the cup, 0 to 1. */
@@ -40,42 +41,42 @@ export function Cup({ a, b, aText, goal, goalText }: Props) {
           strokeWidth="3"
           strokeDasharray="9 6"
         />
-        <text
+        <SvgText
           x="388"
           y={line - 10}
           textAnchor="end"
-          fontSize="19"
-          fontWeight="600"
+          size={19}
+          weight={600}
           fill="var(--bm-colors-oxide)"
           stroke="var(--bm-colors-paper)"
           strokeWidth="5"
           paintOrder="stroke"
         >
           {goalText}
-        </text>
+        </SvgText>
         {a > 0.05 && (
-          <text
+          <SvgText
             x="210"
             y={FLOOR - a * 160 + 7}
             textAnchor="middle"
-            fontSize="20"
-            fontWeight="600"
+            size={20}
+            weight={600}
             fill="var(--bm-colors-ink)"
           >
             {aText}
-          </text>
+          </SvgText>
         )}
         {b > 0.05 && (
-          <text
+          <SvgText
             x="210"
             y={FLOOR - (a + b / 2) * 320 + 7}
             textAnchor="middle"
-            fontSize="22"
-            fontWeight="600"
+            size={22}
+            weight={600}
             fill="var(--bm-colors-ink)"
           >
             B
-          </text>
+          </SvgText>
         )}
       </svg>
     </Box>

@@ -3,24 +3,16 @@ import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { ROOM_LIMITS_K, splitMix, workingTime } from '@/core/resin';
+import { ROOM_LIMITS_K, splitMix } from '@/core/resin';
 import { editText, parseQuantity } from '@/core/units';
 import { useAct, useNow, useShop } from '@/data/hooks';
 import { startSession } from '@/data/repos/wet';
-import { spanText } from '@/features/common/clockText';
-import { ledgerOf, pieceViews, type CoatView } from '@/features/common/coatView';
-import { issueText } from '@/features/common/issueText';
+import { pieceViews, type CoatView } from '@/features/common/coatView';
 import { useFormat } from '@/features/common/useFormat';
-import { Button } from '@/ui/Button';
 import { Caution } from '@/ui/Caution';
 import { Figure } from '@/ui/Figure';
-import { Panel } from '@/ui/Panel';
-import { TextField } from '@/ui/TextField';
-
-const volumeOf = (view: CoatView): number => {
-  const ledger = ledgerOf(view.coat, view.areas, view.piece.count, view.resin);
-  return ledger.ok ? ledger.value.totalM3 : 0;
-};
+import { MixPanel } from './MixPanel';
+import { volumeOf } from './volumeOf';
 
 interface ChoiceProps {
   readonly view: CoatView;
@@ -83,7 +75,6 @@ export function GatherScreen({ coatId }: { coatId: string }) {
   );
   const [starting, setStarting] = useState(false);
   const parsed = parseQuantity(room, 'temperature', format.typed('temperature'), ROOM_LIMITS_K);
-  const issue = parsed.ok ? undefined : parsed.issues[0];
   if (!first)
     return (
       <Box p="8" fontSize="lg">
@@ -142,43 +133,17 @@ export function GatherScreen({ coatId }: { coatId: string }) {
             and plastic cups.
           </Caution>
         </Flex>
-        <Panel flex="2 1 320px" p="5">
-          <Box color="ink2">Mix</Box>
-          <Figure display="block" fontSize="4xl" fontWeight="600" lineHeight="1.1">
-            {format.show(targetM3, 'volume').text}
-          </Figure>
-          {split.ok && (
-            <Box mb="3">
-              A <Figure fontWeight="600">{format.scale(split.value.aKg).text}</Figure> · B{' '}
-              <Figure fontWeight="600">{format.scale(split.value.bKg).text}</Figure>
-            </Box>
-          )}
-          <TextField
-            label="Room and bottles"
-            value={room}
-            onChange={(e) => setRoom(e.target.value)}
-            error={issue ? issueText(issue, 'temperature', format) : undefined}
-          />
-          {parsed.ok && split.ok && (
-            <Box mt="2">
-              Working time{' '}
-              <Figure fontWeight="600">
-                {spanText(workingTime(first.resin.sheet, split.value.totalKg, parsed.value) * 1000)}
-              </Figure>{' '}
-              from the moment B meets A
-            </Box>
-          )}
-          <Button
-            variant="ink"
-            size="bench"
-            width="100%"
-            mt="4"
-            disabled={!parsed.ok || !split.ok || starting}
-            onClick={() => void start()}
-          >
-            Start: weigh A
-          </Button>
-        </Panel>
+        <MixPanel
+          resin={first.resin}
+          chosen={chosen}
+          split={split.ok ? split.value : null}
+          room={room}
+          onRoom={setRoom}
+          temperatureK={parsed.ok ? parsed.value : null}
+          issue={parsed.ok ? undefined : parsed.issues[0]}
+          busy={starting}
+          onStart={() => void start()}
+        />
       </Flex>
     </Box>
   );

@@ -5,7 +5,8 @@ import { useRouter } from 'next/navigation';
 import { useAct, useNow, useShop } from '@/data/hooks';
 import { leaveSession, undoLast } from '@/data/repos/wet';
 import { clockText } from '@/features/common/clockText';
-import { pieceViews } from '@/features/common/coatView';
+import { clockExplanation, pieceViews } from '@/features/common/coatView';
+import { Explained } from '@/features/common/Explained';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { wetView, type WetView } from './model';
@@ -13,20 +14,26 @@ import { PourStep } from './PourStep';
 import { StirStep } from './StirStep';
 import { WeighStep } from './WeighStep';
 
-function Done({ view }: { view: WetView }) {
+function Done({ view: wet }: { view: WetView }) {
   const act = useAct();
   const shop = useShop();
   const now = useNow();
   const coats = pieceViews(shop, now)
     .flatMap((v) => v.coats)
-    .filter((c) => c.coat.batchId === view.batch.id);
+    .filter((c) => c.coat.batchId === wet.batch.id);
   return (
     <Box maxW="900px" mx="auto" px="6" py="12">
       <Heading as="h1" fontSize="4xl" mb="4">
         Covered. The clocks run.
       </Heading>
-      {coats.map(({ coat, piece, clock }) => {
+      {coats.map((view) => {
+        const { coat, piece, clock } = view;
         const recoat = clock?.windows.find((w) => w.kind === 'recoat');
+        const time = (at: number | null = null, ripeS: number | null = null, title = '') => (
+          <Explained explanation={clockExplanation(view, title, ripeS ?? 0)} quantity="duration">
+            <Figure fontWeight="600">{clockText(at ?? NaN, now)}</Figure>
+          </Explained>
+        );
         return (
           <Flex
             key={coat.id}
@@ -43,8 +50,8 @@ function Done({ view }: { view: WetView }) {
               </Box>
               <Box>
                 Recoat without sanding from{' '}
-                <Figure fontWeight="600">{clockText(recoat?.opensMs ?? NaN, now)}</Figure> to{' '}
-                <Figure fontWeight="600">{clockText(recoat?.closesMs ?? NaN, now)}</Figure>
+                {time(recoat?.opensMs, recoat?.opensRipeS, 'Recoat opens')} to{' '}
+                {time(recoat?.closesMs, recoat?.closesRipeS, 'Recoat shuts')}
               </Box>
             </Box>
             <Button asChild variant="ink" size="bench">
@@ -60,7 +67,7 @@ function Done({ view }: { view: WetView }) {
         <Button
           size="bench"
           variant="quiet"
-          onClick={() => void act('undo', (db, c) => undoLast(db, c, view.batch.id))}
+          onClick={() => void act('undo', (db, c) => undoLast(db, c, wet.batch.id))}
         >
           Undo the cover
         </Button>

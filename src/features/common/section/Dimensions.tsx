@@ -1,6 +1,7 @@
 import { useFormat } from '../useFormat';
-import { SECTION, type SectionLayout } from './layout';
+import { labelHeights, type SectionLayout } from './layout';
 import type { SectionLamina } from './SectionDrawing';
+import { SvgText } from '@/ui/SvgText';
 
 interface Props {
   readonly layout: SectionLayout;
@@ -12,15 +13,14 @@ interface Props {
 export function Dimensions({ layout, laminae, editableId }: Props) {
   const { show } = useFormat();
   const x = layout.x1 + 34;
-  let lowest = SECTION.base + 6;
+  const heights = labelHeights(layout.laminae);
   return (
     <g fontFamily="var(--bm-fonts-mono)" fontSize="14">
       {layout.laminae.map((drawn, i) => {
         const lamina = laminae[i];
         if (!lamina) return null;
         const middle = (drawn.topPx + drawn.bottomPx) / 2;
-        const labelY = Math.min(middle + 5, lowest);
-        lowest = labelY - 19;
+        const labelY = heights[i] ?? middle;
         const colour = lamina.id === editableId ? 'var(--bm-colors-oxide)' : 'var(--bm-colors-ink)';
         return (
           <g key={lamina.id} stroke={colour}>
@@ -29,15 +29,15 @@ export function Dimensions({ layout, laminae, editableId }: Props) {
               fill="none"
               strokeWidth="1"
             />
-            <text
+            <SvgText
               x={x + 22}
               y={labelY}
               stroke="none"
               fill={colour}
-              fontWeight={lamina.id === editableId ? 600 : 400}
+              weight={lamina.id === editableId ? 600 : 400}
             >
               {show(lamina.thicknessM, 'film').text}
-            </text>
+            </SvgText>
           </g>
         );
       })}

@@ -9,6 +9,7 @@ import { useFormat } from '../useFormat';
 import { Dimensions } from './Dimensions';
 import { Handle } from './Handle';
 import { layoutSection, scaleBarM, SECTION, type SectionLayout } from './layout';
+import { SvgText } from '@/ui/SvgText';
 
 export interface SectionLamina {
   readonly id: string;
@@ -55,18 +56,12 @@ function Substrate({
         stroke="var(--bm-colors-ink)"
         strokeWidth="1.5"
       />
-      <text x={x1 + 34} y={base + 34} fontSize="14" fill="var(--bm-colors-ink)">
+      <SvgText x={x1 + 34} y={base + 34} size={14} fill="var(--bm-colors-ink)">
         {support}
-      </text>
-      <text
-        x={x1 + 34}
-        y={base + 52}
-        fontSize="13"
-        fill="var(--bm-colors-ink2)"
-        fontFamily="var(--bm-fonts-mono)"
-      >
+      </SvgText>
+      <SvgText x={x1 + 34} y={base + 52} size={13} fill="var(--bm-colors-ink2)" family="mono">
         {show(area.edgeHeightM, 'length').text} edge
-      </text>
+      </SvgText>
     </g>
   );
 }
@@ -82,16 +77,16 @@ function ScaleBar({ layout, widthM }: { layout: SectionLayout; widthM: number })
         d={`M${layout.x0} ${y - 5} v10 M${layout.x0} ${y} h${length} M${layout.x0 + length} ${y - 5} v10`}
         fill="none"
       />
-      <text
+      <SvgText
         x={layout.x0 + length + 8}
         y={y + 5}
-        fontSize="13"
+        size={13}
         stroke="none"
         fill="var(--bm-colors-ink)"
-        fontFamily="var(--bm-fonts-mono)"
+        family="mono"
       >
         {show(barM, 'length').text}
-      </text>
+      </SvgText>
     </g>
   );
 }
@@ -111,19 +106,12 @@ export function SectionDrawing({ area, support, laminae, editable }: Props) {
       role="group"
       aria-label={`Section, heights enlarged ${layout.exaggeration} times. ${told || 'No coat yet.'}`}
     >
-      <text
-        x="0"
-        y="18"
-        fontSize="16"
-        fontWeight="600"
-        fontFamily="var(--bm-fonts-heading)"
-        fill="var(--bm-colors-ink)"
-      >
+      <SvgText x="0" y="18" size={16} weight={600} family="heading" fill="var(--bm-colors-ink)">
         Section A–A
-      </text>
-      <text x="96" y="18" fontSize="14" fill="var(--bm-colors-ink2)">
+      </SvgText>
+      <SvgText x="96" y="18" size={14} fill="var(--bm-colors-ink2)">
         {`film heights × ${layout.exaggeration} · substrate cut off below · cut through the centre`}
-      </text>
+      </SvgText>
       {layout.laminae.map((lamina, i) => {
         const { state, name } = laminae[i] ?? { state: 'planned' as const, name: '' };
         const planned = state === 'planned';
@@ -138,11 +126,11 @@ export function SectionDrawing({ area, support, laminae, editable }: Props) {
               strokeDasharray={planned ? '6 4' : undefined}
             />
             {tall >= 20 && (
-              <text
+              <SvgText
                 x={layout.x0 + 14}
                 y={(lamina.topPx + lamina.bottomPx) / 2 + 5}
-                fontSize="14"
-                fontWeight="600"
+                size={14}
+                weight={600}
                 fill={state === 'wet' ? 'var(--bm-colors-ink)' : 'var(--bm-colors-amber-deep)'}
                 paintOrder="stroke"
                 stroke={
@@ -151,7 +139,7 @@ export function SectionDrawing({ area, support, laminae, editable }: Props) {
                 strokeWidth="4"
               >
                 {`${name} · ${STATE_WORDS[state]}`}
-              </text>
+              </SvgText>
             )}
           </g>
         );

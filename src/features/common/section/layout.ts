@@ -13,7 +13,7 @@ export const SECTION = {
 } as const;
 const CUT_PX = SECTION.width - SECTION.left - SECTION.right;
 /** Height for the coats, leaving air above to drag into. */
-const ROOM_PX = 170;
+const ROOM_PX = 205;
 
 export interface DrawnLamina {
   readonly id: string;
@@ -87,4 +87,13 @@ export function scaleBarM(widthM: number): number {
   const wanted = widthM / 5;
   const power = 10 ** Math.floor(Math.log10(wanted));
   return [5, 2, 1].map((n) => n * power).find((n) => n <= wanted) ?? power;
+}
+
+/** Heights of the thickness figures, px: at the middle of each lamina, pushed up where laminae are thin. */
+export function labelHeights(laminae: readonly DrawnLamina[]): number[] {
+  const LINE_PX = 19;
+  return laminae.reduce<number[]>((placed, lamina) => {
+    const lowest = (placed[placed.length - 1] ?? SECTION.base + 6 + LINE_PX) - LINE_PX;
+    return [...placed, Math.min((lamina.topPx + lamina.bottomPx) / 2 + 5, lowest)];
+  }, []);
 }

@@ -1,0 +1,115 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import type { Explanation } from '@/core/explain';
+import { workingTime, type MixSplit } from '@/core/resin';
+import type { Issue } from '@/core/result';
+import type { Resin } from '@/data/records/types';
+import { spanText } from '@/features/common/clockText';
+import type { CoatView } from '@/features/common/coatView';
+import { Explained } from '@/features/common/Explained';
+import { splitExplanation, workingExplanation } from '@/features/common/explanations';
+import { issueText } from '@/features/common/issueText';
+import { useFormat } from '@/features/common/useFormat';
+import { Button } from '@/ui/Button';
+import { Figure } from '@/ui/Figure';
+import { Panel } from '@/ui/Panel';
+import { TextField } from '@/ui/TextField';
+import { volumeOf } from './volumeOf';
+
+const gatherExplanation = (chosen: readonly CoatView[]): Explanation => ({
+  title: 'Mix for this batch',
+  formula: 'sum of the coats’ ledgers',
+  inputs: chosen.map((view) => ({
+    label: `${view.piece.name}, ${view.coat.name}`,
+    value: volumeOf(view),
+    quantity: 'volume',
+    source: 'computed',
+  })),
+  source: 'Each coat’s own ledger: open it on the coat’s page.',
+});
+
+interface MixProps {
+  readonly resin: Resin;
+  readonly chosen: readonly CoatView[];
+  readonly split: MixSplit | null;
+  readonly room: string;
+  readonly onRoom: (text: string) => void;
+  readonly temperatureK: number | null;
+  readonly issue: Issue | undefined;
+  readonly busy: boolean;
+  readonly onStart: () => void;
+}
+
+/** What one batch takes, how warm it is, and the start. */
+export function MixPanel({
+  resin,
+  chosen,
+  split,
+  room,
+  onRoom,
+  temperatureK,
+  issue,
+  busy,
+  onStart,
+}: MixProps) {
+  const format = useFormat();
+  return (
+    <Panel flex="2 1 320px" p="5">
+      <Box color="ink2">Mix</Box>
+      <Box fontSize="4xl" fontWeight="600" lineHeight="1.1">
+        <Explained explanation={gatherExplanation(chosen)} quantity="volume">
+          <Figure>
+            {
+              format.show(
+                chosen.reduce((sum, v) => sum + volumeOf(v), 0),
+                'volume',
+              ).text
+            }
+          </Figure>
+        </Explained>
+      </Box>
+      {split && (
+        <Box mb="3" fontWeight="600">
+          A{' '}
+          <Explained explanation={splitExplanation(split, resin, 'A')} quantity="mass">
+            <Figure>{format.scale(split.aKg).text}</Figure>
+          </Explained>{' '}
+          · B{' '}
+          <Explained explanation={splitExplanation(split, resin, 'B')} quantity="mass">
+            <Figure>{format.scale(split.bKg).text}</Figure>
+          </Explained>
+        </Box>
+      )}
+      <TextField
+        label="Room and bottles"
+        value={room}
+        onChange={(e) => onRoom(e.target.value)}
+        error={issue ? issueText(issue, 'temperature', format) : undefined}
+      />
+      {temperatureK !== null && split && (
+        <Box mt="2">
+          Working time{' '}
+          <Explained
+            explanation={workingExplanation(resin, split.totalKg, temperatureK)}
+            quantity="duration"
+          >
+            <Figure fontWeight="600">
+              {spanText(workingTime(resin.sheet, split.totalKg, temperatureK) * 1000)}
+            </Figure>
+          </Explained>{' '}
+          from the moment B meets A
+        </Box>
+      )}
+      <Button
+        variant="ink"
+        size="bench"
+        width="100%"
+        mt="4"
+        disabled={temperatureK === null || !split || busy}
+        onClick={onStart}
+      >
+        Start: weigh A
+      </Button>
+    </Panel>
+  );
+}

@@ -1,0 +1,7 @@
+import { ledgerOf, type CoatView } from '@/features/common/coatView';
+
+/** What the ledger of a coat asks for, m³. */
+export const volumeOf = (view: CoatView): number => {
+  const ledger = ledgerOf(view.coat, view.areas, view.piece.count, view.resin);
+  return ledger.ok ? ledger.value.totalM3 : 0;
+};
