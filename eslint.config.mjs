@@ -139,6 +139,11 @@ export default tseslint.config(
     },
   },
   {
+    // Tests may take the demo shop and fixtures from anywhere.
+    files: ['**/*.test.ts', '**/test/**'],
+    rules: { 'import-x/no-restricted-paths': 'off' },
+  },
+  {
     files: ['src/app/**/*.{ts,tsx}', '*.config.ts', 'src/proxy.ts'],
     rules: { 'import-x/no-default-export': 'off' },
   },

@@ -140,7 +140,6 @@ export const COMPUTATIONS = {
 } as const;
 
 export type ComputeName = keyof typeof COMPUTATIONS;
-export type ComputeInput<N extends ComputeName> =
-  (typeof COMPUTATIONS)[N] extends Computation<infer I, unknown> ? I : never;
+export type ComputeInput<N extends ComputeName> = Parameters<(typeof COMPUTATIONS)[N]['run']>[0];
 export type ComputeOutput<N extends ComputeName> =
-  (typeof COMPUTATIONS)[N] extends Computation<never, infer O> ? O : never;
+  ReturnType<(typeof COMPUTATIONS)[N]['run']> extends Result<infer O> ? O : never;

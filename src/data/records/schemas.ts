@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { COUNT_LIMITS, THICKNESS_LIMITS_M } from '@/core/coat';
-import { historySchema, reserveSchema, shapeSchema, sheetSchema } from '@/core/compute/schemas';
+import { reserveSchema, shapeSchema, sheetSchema } from '@/core/compute/schemas';
 import { ROOM_LIMITS_K } from '@/core/resin';
 import { COAT_KINDS, DEFECT_KINDS, EDGE_KINDS, LOG_KINDS, SUPPORTS, type TableName } from './types';
 
@@ -13,6 +13,12 @@ const instant = () => number().min(0).max(8.64e15);
 const maybeInstant = () => instant().allow(null);
 const mass = () => number().min(0).max(100);
 
+const roomTemperature = () => number().min(ROOM_LIMITS_K.min).max(ROOM_LIMITS_K.max);
+const roomHistory = Joi.array()
+  .items(Joi.object({ fromMs: instant(), temperatureK: roomTemperature() }))
+  .min(1)
+  .required();
+
 /** Joi schema of each table's rows. Checks of meaning (shape, sheet) follow in validate.ts. */
 export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
   settings: Joi.object({
@@ -23,7 +29,7 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
     person: text(60),
     opensMin: number().integer().min(0).max(1439),
     closesMin: number().integer().greater(Joi.ref('opensMin')).max(1440),
-    roomTemperatureK: number().min(ROOM_LIMITS_K.min).max(ROOM_LIMITS_K.max),
+    roomTemperatureK: roomTemperature(),
     reserve: reserveSchema,
     rule: Joi.valid('five', 'six').required(),
   }),
@@ -52,7 +58,7 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
     id: id(),
     resinId: id(),
     coatIds: Joi.array().items(id()).min(1).required(),
-    temperatureK: number().min(ROOM_LIMITS_K.min).max(ROOM_LIMITS_K.max),
+    temperatureK: roomTemperature(),
     startedMs: instant(),
     endedMs: maybeInstant(),
   }),
@@ -89,7 +95,7 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
     history: Joi.when('pouredMs', {
       is: null,
       then: Joi.array().max(0).required(),
-      otherwise: historySchema,
+      otherwise: roomHistory,
     }),
   }),
   defects: Joi.object({

@@ -35,7 +35,9 @@ export function issueText(issue: Issue, quantity: Quantity, format: Format): str
     case 'wrong-quantity':
       return `That unit measures something else.${example}`;
     case 'out-of-order':
-      return `Too early: not before ${format.show(issue.allowed?.min ?? NaN, quantity).text}.`;
+      return quantity === 'duration'
+        ? `Too early: not before ${format.show(issue.allowed?.min ?? NaN, quantity).text}.`
+        : range(issue, quantity, format);
     case 'does-not-fit':
       return `Does not fit: at most ${format.show(issue.allowed?.max ?? NaN, quantity).text}.`;
     case 'out-of-range':

@@ -1,0 +1,56 @@
+import 'fake-indexeddb/auto';
+import { TEST_SHEET } from '@/core/resin/test/sheet';
+import { createDb, type ShopDb } from '../db';
+import type { Coat, Resin } from '../records/types';
+import { addPiece, planCoat, saveResin } from '../repos/bench';
+import type { ActionContext } from '../write';
+
+let serial = 0;
+
+/** A fresh database for one test. */
+export function freshDb(): ShopDb {
+  serial += 1;
+  return createDb(`shop-${serial}`);
+}
+
+/** The clock and identifiers of a test: minutes after the epoch, ids counted. */
+export function contextAt(minutes: number): ActionContext {
+  return {
+    nowMs: minutes * 60_000,
+    by: 'Ines',
+    newId: () => {
+      serial += 1;
+      return `id-${serial}`;
+    },
+  };
+}
+
+export const TEST_RESIN: Resin = { id: 'resin-1', name: 'Test resin', note: '', sheet: TEST_SHEET };
+
+/** A shop with a resin, a square piece and one planned flood coat. */
+export async function shopWithCoat(db: ShopDb): Promise<Coat> {
+  await saveResin(db, contextAt(0), TEST_RESIN);
+  const pieceId = await addPiece(db, contextAt(1), {
+    name: 'Sill',
+    count: 1,
+    support: 'bare wood',
+    note: '',
+    shape: { kind: 'rectangle', widthM: 0.3, heightM: 0.2 },
+    edgeHeightM: 0.018,
+    edgeKinds: ['open', 'open', 'open', 'dammed'],
+  });
+  const areas = await db.areas.where('pieceId').equals(pieceId).toArray();
+  const coatId = await planCoat(db, contextAt(2), {
+    pieceId,
+    areaIds: areas.map((a) => a.id),
+    kind: 'flood',
+    name: 'Flood 1',
+    resinId: TEST_RESIN.id,
+    thicknessM: 1.6e-3,
+    restS: 600,
+    reserve: { by: 'risk', confidence: 0.95 },
+  });
+  const coat = await db.coats.get(coatId);
+  if (!coat) throw new Error('no coat');
+  return coat;
+}
