@@ -5,5 +5,6 @@ export default nextJest({ dir: './' })({
   roots: ['<rootDir>/src'],
   testMatch: ['**/*.test.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  setupFiles: ['fake-indexeddb/auto'],
   clearMocks: true,
 });

@@ -1,5 +1,5 @@
 import { Dexie, type EntityTable, type Transaction } from 'dexie';
-import { MIGRATIONS } from './migrations';
+import { MIGRATIONS, SCHEMA_VERSION } from './migrations';
 import type { TableName, Tables } from './records/types';
 
 export const DB_NAME = 'bilamina';
@@ -37,6 +37,22 @@ export function createDb(name = DB_NAME): ShopDb {
     });
   }
   keepAppendOnly(db);
+  return db;
+}
+
+/** The shop in this browser was written by a newer Bilamina: it must not be written to by this one. */
+export class NewerShopError extends Error {
+  override readonly name = 'NewerShopError';
+}
+
+/** Opens a database and makes sure that it is not newer than this program (Dexie itself would not mind). */
+export async function openShop(db: ShopDb): Promise<ShopDb> {
+  await db.open();
+  // Dexie keeps ten times its own version in the browser.
+  if (db.backendDB().version > SCHEMA_VERSION * 10) {
+    db.close();
+    throw new NewerShopError('written by a newer Bilamina');
+  }
   return db;
 }
 

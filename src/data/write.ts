@@ -24,6 +24,12 @@ export interface Writer {
 }
 
 /**
+ * Joi is heavy and needed only for writing, so it is not part of the first screen; it must be there
+ * before a transaction begins, which would not wait for it. Call it ahead, when the page is idle.
+ */
+export const loadValidation = () => import('./records/validate');
+
+/**
  * Runs one action: its changes and its log entries in a single transaction, or nothing at all.
  * @param tables what it writes or reads besides the log
  * @param work the changes; every row is validated before it is written
@@ -35,8 +41,7 @@ export async function act<R>(
   tables: readonly TableName[],
   work: (writer: Writer) => Promise<R>,
 ): Promise<R> {
-  // Joi is heavy and only needed here; it is loaded before the transaction, which would not wait for it.
-  const { rowFaults } = await import('./records/validate');
+  const { rowFaults } = await loadValidation();
   const check = (table: TableName, row: unknown) => {
     const faults = rowFaults(table, row);
     if (faults.length > 0)

@@ -12,7 +12,7 @@ const never = () => () => undefined;
  * data is there, and clock times are in its time zone.
  */
 export function Providers({ nonce, children }: { nonce: string; children: ReactNode }) {
-  const [cache] = useState(() => createCache({ key: 'bm', nonce, speedy: false }));
+  const [cache] = useState(() => createCache({ key: 'bm', nonce, speedy: true }));
   const inBrowser = useSyncExternalStore(
     never,
     () => true,

@@ -83,8 +83,9 @@ export function formatQuantity(
   const [unit, most] = pick(value, quantity, system);
   const inUnit = unit === '' ? value : fromSI(value, unit);
   const fixed = inUnit.toFixed(decimals ?? sensibleDecimals(inUnit, most));
-  // Sizes of pieces are mostly whole; 18.0 mm would claim a reading nobody took.
-  const whole = decimals === undefined && quantity === 'length' && /\.0+$/.test(fixed);
+  // Sizes and counts are mostly whole; 18.0 mm would claim a reading nobody took.
+  const counted = quantity === 'length' || quantity === 'number';
+  const whole = decimals === undefined && counted && /\.0+$/.test(fixed);
   return shown(whole ? fixed.replace(/\.0+$/, '') : fixed, unit);
 }
 

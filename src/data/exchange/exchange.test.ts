@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { demoShop } from '@/demo';
+import { createDb, openShop, readNewerDb } from '../db';
 import { MIGRATIONS, migrate, SCHEMA_VERSION } from '../migrations';
 import { TABLE_NAMES } from '../records/types';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';
@@ -179,5 +180,20 @@ describe('base64', () => {
     expect(new Uint8Array((await back?.arrayBuffer()) ?? new ArrayBuffer(0))).toEqual(bytes);
     expect(back?.type).toBe('image/png');
     expect(base64ToBlob(7, 'x')).toBeNull();
+  });
+});
+
+describe('a database of a newer program', () => {
+  it('is refused for writing, and can still be read whole', async () => {
+    const name = 'newer-shop';
+    const newer = createDb(name);
+    newer.version(7).stores({ spells: 'id' });
+    await newer.open();
+    await newer.table('spells').add({ id: 'kept' });
+    newer.close();
+    await expect(openShop(createDb(name))).rejects.toMatchObject({ name: 'NewerShopError' });
+    const { version, tables } = await readNewerDb(name);
+    expect(version).toBe(7);
+    expect(tables['spells']).toEqual([{ id: 'kept' }]);
   });
 });

@@ -1,8 +1,16 @@
 'use client';
-import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useState,
+  type ReactNode,
+} from 'react';
 import { shopDb, type ShopDb } from '../db';
 import { StaleActionError } from '../repos/wet';
-import type { ActionContext } from '../write';
+import { loadValidation, type ActionContext } from '../write';
 import { useShop } from './ShopProvider';
 
 export interface WriteFailure {
@@ -41,6 +49,10 @@ const reasonOf = (error: unknown): string =>
 export function ActProvider({ children }: { children: ReactNode }) {
   const by = useShop().settings.person;
   const [failure, setFailure] = useState<WriteFailure | null>(null);
+  useEffect(() => {
+    const timer = setTimeout(() => void loadValidation().then((m) => m.warmSchemas()), 400);
+    return () => clearTimeout(timer);
+  }, []);
   const act: Act = useCallback(
     async (action, work, kept = null) => {
       const context: ActionContext = { nowMs: Date.now(), by, newId: () => crypto.randomUUID() };

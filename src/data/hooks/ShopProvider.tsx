@@ -1,7 +1,7 @@
 'use client';
 import { liveQuery } from 'dexie';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
-import { shopDb, type ShopDb } from '../db';
+import { openShop, shopDb, type ShopDb } from '../db';
 import {
   DEFAULT_SETTINGS,
   type Area,
@@ -70,11 +70,18 @@ export function ShopProvider({ children, opening, failed }: Props) {
   const [shop, setShop] = useState<Shop | null>(null);
   const [error, setError] = useState<Error | null>(null);
   useEffect(() => {
-    const subscription = liveQuery(() => readShop(shopDb())).subscribe({
-      next: setShop,
-      error: (e: unknown) => setError(e instanceof Error ? e : new Error(String(e))),
-    });
-    return () => subscription.unsubscribe();
+    let stop: () => void = () => undefined;
+    let gone = false;
+    const fail = (e: unknown) => setError(e instanceof Error ? e : new Error(String(e)));
+    openShop(shopDb()).then((db) => {
+      if (gone) return;
+      const subscription = liveQuery(() => readShop(db)).subscribe({ next: setShop, error: fail });
+      stop = () => subscription.unsubscribe();
+    }, fail);
+    return () => {
+      gone = true;
+      stop();
+    };
   }, []);
   if (error) return failed(error);
   if (!shop) return opening;

@@ -186,16 +186,7 @@ describe('bench records', () => {
     const coat = await shopWithCoat(db);
     await changeCoat(db, contextAt(3), coat.id, { thicknessM: 2e-3 });
     expect(await db.coats.get(coat.id)).toMatchObject({ thicknessM: 2e-3 });
-    const {
-      id: _id,
-      order: _order,
-      batchId: _b,
-      pouredMs: _p,
-      coveredMs: _c,
-      history: _h,
-      ...plan
-    } = coat;
-    const second = await planCoat(db, contextAt(4), { ...plan, name: 'Flood 2' });
+    const second = await planCoat(db, contextAt(4), { ...coat, name: 'Flood 2' });
     expect(await db.coats.get(second)).toMatchObject({ order: 2 });
     await removeCoat(db, contextAt(5), second);
     expect(await db.coats.count()).toBe(1);

@@ -1,4 +1,3 @@
-import 'fake-indexeddb/auto';
 import { TEST_SHEET } from '@/core/resin/test/sheet';
 import { createDb, type ShopDb } from '../db';
 import type { Coat, Resin } from '../records/types';

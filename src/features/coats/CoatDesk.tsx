@@ -114,7 +114,9 @@ export function CoatDesk({ view, area, selected, children }: Props) {
         )}
         {free && first && (
           <Button asChild variant="ink" minH="52px" fontSize="lg">
-            <Link href={`/wet/new?coat=${coat.id}`}>Add to a wet session</Link>
+            <Link href={`/wet/new?coat=${coat.id}`} prefetch>
+              Add to a wet session
+            </Link>
           </Button>
         )}
         <RuleOfThumb areaM2={areaM2} />

@@ -1,6 +1,6 @@
 'use client';
-import { Box, chakra, Popover, Portal } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import { Box, chakra, Popover, Portal, type HTMLChakraProps } from '@chakra-ui/react';
+import { useState, type ReactNode } from 'react';
 import type { Explanation } from '@/core/explain';
 import type { Quantity } from '@/core/units';
 import { Figure } from '@/ui/Figure';
@@ -36,59 +36,84 @@ function Inputs({ explanation }: { explanation: Explanation }) {
   );
 }
 
-/** A number that opens to its formula, inputs, source and uncertainty. */
-export function Explained({ explanation, quantity, children }: Props) {
+function Trigger({ title, ...rest }: { title: string } & HTMLChakraProps<'button'>) {
+  return (
+    <chakra.button
+      type="button"
+      aria-label={`${title}: how it is worked out`}
+      cursor="pointer"
+      bg="transparent"
+      color="inherit"
+      font="inherit"
+      minH="24px"
+      minW="24px"
+      textAlign="start"
+      textDecoration="underline dotted"
+      textUnderlineOffset="4px"
+      textDecorationColor="ink3"
+      _hover={{ bg: 'amberWash' }}
+      _focusVisible={{ outline: '3px solid', outlineColor: 'focus' }}
+      {...rest}
+    />
+  );
+}
+
+function Opened({ explanation, quantity }: Omit<Props, 'children'>) {
   const { show } = useFormat();
   const { title, formula, source, sigma, note } = explanation;
   return (
-    <Popover.Root lazyMount unmountOnExit positioning={{ placement: 'bottom-end' }}>
+    <Popover.Positioner>
+      <Popover.Content aria-label={title}>
+        <Popover.Body>
+          <Box fontFamily="heading" fontWeight="600" fontSize="lg">
+            {title}
+          </Box>
+          <Box fontFamily="mono" fontSize="sm" bg="paper" px="2" py="1.5" my="2">
+            {formula}
+          </Box>
+          <Inputs explanation={explanation} />
+          {sigma !== undefined && (
+            <Box fontSize="sm">
+              Uncertainty ± <Figure>{show(sigma, quantity).text}</Figure> (one standard deviation)
+            </Box>
+          )}
+          {note && (
+            <Box fontSize="sm" mt="1">
+              {note}
+            </Box>
+          )}
+          <Box fontSize="xs" color="ink2" mt="2">
+            Source: {source}
+          </Box>
+        </Popover.Body>
+      </Popover.Content>
+    </Popover.Positioner>
+  );
+}
+
+/** A number that opens to its formula, inputs, source and uncertainty. */
+export function Explained({ explanation, quantity, children }: Props) {
+  const [wanted, setWanted] = useState(false);
+  const { title } = explanation;
+  // A screen holds dozens of these: the popover is made when it is first asked for.
+  if (!wanted)
+    return (
+      <Trigger
+        title={title}
+        aria-haspopup="dialog"
+        aria-expanded={false}
+        onClick={() => setWanted(true)}
+      >
+        {children}
+      </Trigger>
+    );
+  return (
+    <Popover.Root defaultOpen lazyMount unmountOnExit positioning={{ placement: 'bottom-end' }}>
       <Popover.Trigger asChild>
-        <chakra.button
-          type="button"
-          aria-label={`${title}: how it is worked out`}
-          cursor="pointer"
-          bg="transparent"
-          color="inherit"
-          font="inherit"
-          minH="24px"
-          minW="24px"
-          textDecoration="underline dotted"
-          textUnderlineOffset="4px"
-          textDecorationColor="ink3"
-          _hover={{ bg: 'amberWash' }}
-          _focusVisible={{ outline: '3px solid', outlineColor: 'focus' }}
-        >
-          {children}
-        </chakra.button>
+        <Trigger title={title}>{children}</Trigger>
       </Popover.Trigger>
       <Portal>
-        <Popover.Positioner>
-          <Popover.Content aria-label={title}>
-            <Popover.Body>
-              <Box fontFamily="heading" fontWeight="600" fontSize="lg">
-                {title}
-              </Box>
-              <Box fontFamily="mono" fontSize="sm" bg="paper" px="2" py="1.5" my="2">
-                {formula}
-              </Box>
-              <Inputs explanation={explanation} />
-              {sigma !== undefined && (
-                <Box fontSize="sm">
-                  Uncertainty ± <Figure>{show(sigma, quantity).text}</Figure> (one standard
-                  deviation)
-                </Box>
-              )}
-              {note && (
-                <Box fontSize="sm" mt="1">
-                  {note}
-                </Box>
-              )}
-              <Box fontSize="xs" color="ink2" mt="2">
-                Source: {source}
-              </Box>
-            </Popover.Body>
-          </Popover.Content>
-        </Popover.Positioner>
+        <Opened explanation={explanation} quantity={quantity} />
       </Portal>
     </Popover.Root>
   );

@@ -61,12 +61,8 @@ export function CureBar({ clock, nowMs }: { clock: CoatClock; nowMs: number }) {
           </g>
         );
       })}
-      <path
-        d={`M${now} ${TOP - 4} V${TOP + HEIGHT + 6}`}
-        stroke="var(--bm-colors-ink)"
-        strokeWidth="3"
-      />
-      <path d={`M${now - 7} ${TOP - 8} h14 l-7 9 z`} fill="var(--bm-colors-ink)" />
+      <path d={`M${now} ${TOP} V${TOP + HEIGHT}`} stroke="var(--bm-colors-ink)" strokeWidth="3" />
+      <path d={`M${now - 7} ${TOP + HEIGHT + 1} h14 l-7 -9 z`} fill="var(--bm-colors-ink)" />
       <SvgText
         x={Math.min(WIDTH - 16, Math.max(16, now))}
         y={TOP + HEIGHT + 32}

@@ -9,7 +9,7 @@ import { Button } from '@/ui/Button';
 /** The shop could not be opened: says why, and still lets its data out. */
 export function StorageTrouble({ error }: { error: Error }) {
   const [trouble, setTrouble] = useState('');
-  const newer = error.name === 'VersionError';
+  const newer = error.name === 'NewerShopError';
   const exportAll = async () => {
     try {
       const { version, tables } = await readNewerDb();

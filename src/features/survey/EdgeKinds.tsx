@@ -3,6 +3,8 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import { useWatch, type UseFormReturn } from 'react-hook-form';
 import { EDGE_KINDS, type EdgeKind } from '@/data/records/types';
 import { EDGE_STROKE } from '@/features/common/Outline';
+import { Button } from '@/ui/Button';
+import { SelectField } from '@/ui/SelectField';
 import { fitEdges, sideCount, type SurveyDraft } from './model';
 
 const EDGE_WORDS: Readonly<Record<EdgeKind, string>> = {
@@ -35,41 +37,44 @@ export function EdgeKinds({ form }: { form: UseFormReturn<SurveyDraft> }) {
       kinds.map((old, n) => (n === i ? kind : old)),
       { shouldDirty: true },
     );
+  const setAll = (kind: EdgeKind) =>
+    setValue(
+      'edgeKinds',
+      kinds.map(() => kind),
+      { shouldDirty: true },
+    );
   return (
     <Box as="fieldset" mt="4">
       <chakra.legend fontFamily="heading" fontWeight="600" fontSize="lg">
         Edges
       </chakra.legend>
-      <Flex gap="5" wrap="wrap" fontSize="sm" color="ink2" my="2">
+      <Box fontSize="sm" color="ink2">
+        One click here sets all edges; below, each one.
+      </Box>
+      <Flex gap="3" wrap="wrap" my="1">
         {EDGE_KINDS.map((kind) => (
-          <Flex key={kind} align="center" gap="2">
+          <Button
+            key={kind}
+            size="sm"
+            variant="quiet"
+            fontWeight="500"
+            px="1"
+            onClick={() => setAll(kind)}
+            aria-label={`All edges ${kind}`}
+          >
             <Swatch kind={kind} /> {EDGE_WORDS[kind]}
-          </Flex>
+          </Button>
         ))}
       </Flex>
       <Grid templateColumns="repeat(auto-fill, minmax(150px, 1fr))" gap="3">
         {kinds.map((kind, i) => (
-          <chakra.label key={i} fontSize="sm" fontWeight="600">
-            {label(i)}
-            <chakra.select
-              display="block"
-              width="100%"
-              minH="38px"
-              mt="1"
-              px="2"
-              bg="card"
-              borderWidth="1px"
-              borderColor="ink3"
-              value={kind}
-              onChange={(e) => set(i, e.target.value as EdgeKind)}
-            >
-              {EDGE_KINDS.map((k) => (
-                <option key={k} value={k}>
-                  {k}
-                </option>
-              ))}
-            </chakra.select>
-          </chakra.label>
+          <SelectField
+            key={i}
+            label={label(i)}
+            value={kind}
+            options={EDGE_KINDS.map((k) => [k, k])}
+            onChange={(e) => set(i, e.target.value as EdgeKind)}
+          />
         ))}
       </Grid>
     </Box>

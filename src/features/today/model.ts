@@ -97,7 +97,7 @@ function unmaskToDo({ piece, areas, top }: PieceView, nowMs: number): ToDo[] {
       key: `${piece.id}-unmask`,
       href: `/pieces/${piece.id}/cure`,
       title: `Take masks off, ${piece.name}`,
-      detail: `Leathery now: it leaves no lip. After ${clockText(window.closesMs, nowMs)} warm it first, later cut and file.`,
+      detail: `Now it leaves no lip. After ${clockText(window.closesMs, nowMs)} warm it first, later cut and file.`,
       dueMs: window.closesMs,
       fromMs: window.opensMs,
       urgent: window.closesMs - nowMs < 3600_000,

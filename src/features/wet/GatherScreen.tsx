@@ -1,7 +1,6 @@
 'use client';
 import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { ROOM_LIMITS_K, splitMix } from '@/core/resin';
 import { editText, parseQuantity } from '@/core/units';
@@ -13,6 +12,7 @@ import { Caution } from '@/ui/Caution';
 import { Figure } from '@/ui/Figure';
 import { MixPanel } from './MixPanel';
 import { volumeOf } from './volumeOf';
+import { WetScreen } from './WetScreen';
 
 interface ChoiceProps {
   readonly view: CoatView;
@@ -63,7 +63,6 @@ export function GatherScreen({ coatId }: { coatId: string }) {
   const shop = useShop();
   const now = useNow();
   const act = useAct();
-  const router = useRouter();
   const format = useFormat();
   const ready = pieceViews(shop, now).flatMap((v) =>
     v.upcoming && !v.upcoming.batch ? [v.upcoming] : [],
@@ -74,7 +73,10 @@ export function GatherScreen({ coatId }: { coatId: string }) {
     editText(shop.settings.roomTemperatureK, format.typed('temperature')),
   );
   const [starting, setStarting] = useState(false);
+  const [sessionId, setSessionId] = useState<string | null>(null);
   const parsed = parseQuantity(room, 'temperature', format.typed('temperature'), ROOM_LIMITS_K);
+  if (sessionId !== null) return <WetScreen sessionId={sessionId} />;
+  if (!first && starting) return null;
   if (!first)
     return (
       <Box p="8" fontSize="lg">
@@ -105,8 +107,10 @@ export function GatherScreen({ coatId }: { coatId: string }) {
       targetBKg: split.value.bKg,
     };
     const outcome = await act('start the wet session', (db, c) => startSession(db, c, plan), plan);
-    if (outcome.ok) router.replace(`/wet/${outcome.value}`);
-    else setStarting(false);
+    if (!outcome.ok) return setStarting(false);
+    // The session goes on in place: no page to fetch while the gloves are on. Its address follows.
+    setSessionId(outcome.value);
+    setTimeout(() => window.history.replaceState(null, '', `/wet/${outcome.value}`), 50);
   };
   return (
     <Box maxW="1100px" mx="auto" px="6" py="6">

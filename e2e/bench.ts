@@ -1,0 +1,81 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test as base, type BrowserContext, type Page } from '@playwright/test';
+
+/** A Tuesday afternoon; browser time starts here in every test. */
+export const START = new Date('2026-11-24T13:30:00Z');
+
+function watch(context: BrowserContext, origin: string): string[] {
+  const troubles: string[] = [];
+  context.on('console', (message) => {
+    if (message.type() === 'error') troubles.push(`console: ${message.text()}`);
+  });
+  context.on('weberror', (error) => troubles.push(`page: ${error.error().message}`));
+  context.on('request', (request) => {
+    const url = request.url();
+    if (!url.startsWith(origin) && !/^(blob|data):/.test(url))
+      troubles.push(`request outside: ${url}`);
+  });
+  return troubles;
+}
+
+interface Fixtures {
+  /** What a test expects to go wrong on purpose: messages that hold one of these are let pass. */
+  allowed: string[];
+  troubles: undefined;
+}
+
+/** Every browser test fails on a console error, a page error or a request outside the origin. */
+export const test = base.extend<Fixtures>({
+  allowed: [[], { option: true }],
+  troubles: [
+    async ({ context, baseURL, allowed }, use) => {
+      const troubles = watch(context, baseURL ?? '');
+      await context.clock.install({ time: START });
+      await use(undefined);
+      expect(troubles.filter((t) => !allowed.some((a) => t.includes(a)))).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+/** Opens a page of the demo shop. */
+export async function openDemo(page: Page, path = '/'): Promise<void> {
+  await page.goto('/?shop=demo');
+  await expect(page.getByRole('heading', { name: 'Next, in order' })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Flood 2, Viaduct/ })).toBeVisible();
+  if (path !== '/') await page.goto(path);
+}
+
+/** Opens a demo piece at one of its stages by clicking through. */
+export async function openPiece(page: Page, name: string, stage: string): Promise<void> {
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: 'Pieces' })
+    .click();
+  await page.getByRole('heading', { level: 2, name }).click();
+  await page
+    .getByRole('navigation', { name: 'Stages of the piece' })
+    .getByRole('link', { name: new RegExp(stage, 'i') })
+    .click();
+  await expect(page).toHaveURL(new RegExp(`/${stage}$`));
+}
+
+/** No violation of WCAG 2.2 A and AA on what is shown now. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+  const { violations } = await new AxeBuilder({ page }).withTags(tags).analyze();
+  expect(
+    violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`),
+  ).toEqual([]);
+}
+
+/** The text of what a click downloads. */
+export async function downloaded(page: Page, click: () => Promise<void>): Promise<string> {
+  const [download] = await Promise.all([page.waitForEvent('download'), click()]);
+  const stream = await download.createReadStream();
+  const chunks: Buffer[] = [];
+  for await (const chunk of stream) chunks.push(chunk as Buffer);
+  return Buffer.concat(chunks).toString('utf8');
+}

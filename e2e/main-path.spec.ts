@@ -1,0 +1,152 @@
+import { downloaded, expect, expectAccessible, openDemo, test } from './bench';
+
+test('new piece to logged, curing coat, exported and imported again', async ({ page }) => {
+  await openDemo(page, '/pieces/new');
+
+  // Survey: 12 × 12 in, one edge taped.
+  await page.getByLabel('Name').fill('Ticket window sill');
+  await page.getByLabel('Width').fill('12 in');
+  await page.getByLabel('Height').fill('12 in');
+  await page.getByLabel('Top', { exact: true }).selectOption('dammed');
+  await expect(page.getByRole('button', { name: /Area of one face/ })).toHaveText(/929\scm²/);
+  await page.getByRole('button', { name: 'Add to the bench' }).click();
+
+  // Coat: 1/16 in of film is 4.99 fl oz, 147.5 ml.
+  await page.getByLabel('Film thickness').fill('1/16 in');
+  await page.getByLabel('Resin').selectOption({ label: 'Millrace Clear' });
+  await page.getByRole('button', { name: 'Plan this coat' }).click();
+  const ledger = page.getByRole('region', { name: 'Ledger of Flood 1' });
+  await expect(ledger.getByRole('row', { name: /Film on the face/ })).toContainText(/147\sml/);
+  const total = Number.parseFloat(
+    await ledger.getByRole('button', { name: /Mix for this coat/ }).innerText(),
+  );
+  expect(total).toBeGreaterThan(150);
+  expect(total).toBeLessThan(175);
+
+  // Every number opens: formula, inputs, source.
+  await ledger.getByRole('button', { name: /Weight of part B/ }).click();
+  const opened = page.getByRole('dialog', { name: 'Weight of part B' });
+  await expect(opened).toContainText('17.3 % too much B');
+  await expect(opened).toContainText('Source:');
+  await page.keyboard.press('Escape');
+
+  // Weigh and mix.
+  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await page.getByRole('button', { name: 'Start: weigh A' }).click();
+  await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
+  await page.getByRole('button', { name: '+10' }).click();
+  await expect(page.getByText(/of A to restore the ratio/)).toBeVisible();
+  await page.getByRole('button', { name: '−10' }).click();
+  await page.getByRole('button', { name: /B is in, stir/ }).click();
+  await page.getByRole('button', { name: /Start stirring/ }).click();
+
+  // Reload in the middle of the stir loses nothing: the clock comes from the record.
+  await page.clock.fastForward('01:30');
+  await expect(page.getByRole('timer', { name: 'Stirred for' })).toHaveText(/^1:3\d$/);
+  await expect(page.getByText('Not yet: streaks cure soft')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('timer', { name: 'Stirred for' })).toHaveText(/^1:3\d$/);
+  await page.clock.fastForward('02:40');
+  await expect(page.getByText('Long enough: look for streaks once more')).toBeVisible();
+  await page.getByRole('button', { name: /Stirred, no streaks/ }).click();
+  await page.getByRole('button', { name: /Poured: Ticket window sill/ }).click();
+  await page.clock.fastForward('05:00');
+  await page.getByRole('button', { name: /Covered/ }).click();
+  await expect(page.getByRole('heading', { name: 'Covered. The clocks run.' })).toBeVisible();
+  await page.getByRole('link', { name: 'See its windows' }).click();
+
+  // Poured about 13:34 at 22 °C: recoat opens 9 h later, shuts 14 h later.
+  const cure = page.getByRole('region', { name: 'Cure of Flood 1' });
+  await expect(cure.getByRole('heading')).toHaveText('Flood 1: wet');
+  const recoat = cure.getByRole('row', { name: /Recoat without sanding/ });
+  await expect(recoat).toContainText(/22:3\d/);
+  await expect(recoat).toContainText(/Wed 03:3\d/);
+  await expect(recoat).toContainText(/in 8\sh\s5\d\smin/);
+  const states: string[] = [];
+  for (const hours of ['05:30:00', '02:00:00', '02:00:00', '05:00:00', '10:00:00']) {
+    await page.clock.fastForward(hours);
+    states.push(((await cure.getByRole('heading').textContent()) ?? '').replace('Flood 1: ', ''));
+  }
+  expect(states).toEqual(['set, no flow', 'leathery', 'recoat open', 'sand first', 'hard']);
+  await expect(recoat).toContainText('shut');
+
+  // A defect is noted, with its usual repair beside it.
+  await page.getByRole('link', { name: /inspect/i }).click();
+  await page.getByLabel('What it is').selectOption('dust nib');
+  await page.getByLabel('Note').fill('a hair by the top edge');
+  await page.getByRole('button', { name: 'Note it in the log' }).click();
+  await expect(page.getByRole('region', { name: 'Defects' })).toContainText(
+    'a hair by the top edge',
+  );
+
+  // The log holds every wet action.
+  await page.getByRole('link', { name: 'Book' }).click();
+  await page.getByLabel('Search the log').fill('ticket window');
+  const log = page.getByRole('region', { name: 'Log' });
+  for (const kind of [
+    'piece added',
+    'coat planned',
+    'session started',
+    'weighed A',
+    'mixed',
+    'stir started',
+    'stirred',
+    'poured',
+    'covered',
+    'defect noted',
+  ])
+    await expect(log.getByText(kind, { exact: true })).toHaveCount(1);
+  const csv = await downloaded(page, () =>
+    page.getByRole('button', { name: /Export the log/ }).click(),
+  );
+  expect(csv.split('\r\n')[0]).toBe('time,kind,piece,coat,by,text,figures,id,about');
+  expect(csv).toContain('defect noted,Ticket window sill,Flood 1');
+
+  // Export, wipe, import: the same data.
+  const before = await downloaded(page, () =>
+    page.getByRole('button', { name: /Export the whole shop/ }).click(),
+  );
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('button', { name: /Empty the shop/ }).click();
+  await page.getByRole('button', { name: 'Empty it' }).click();
+  await expect(page.getByText('It is empty.')).toBeVisible();
+  await page.getByRole('link', { name: 'Book' }).click();
+  await expect(page.getByText('The log begins with the first piece.')).toBeVisible();
+  await page.getByLabel('Shop file').setInputFiles({
+    name: 'shop.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(before),
+  });
+  await expect(page.getByText(/Imported \d+ rows/)).toBeVisible();
+  const after = await downloaded(page, () =>
+    page.getByRole('button', { name: /Export the whole shop/ }).click(),
+  );
+  expect(JSON.parse(after).tables).toEqual(JSON.parse(before).tables);
+  await expectAccessible(page);
+});
+
+test('undo takes a wrong tap back, and too much B is put right with A', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: /Skim, Timetable canvas/ }).click();
+  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await page.getByRole('button', { name: 'Start: weigh A' }).click();
+  await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: '+10' }).click();
+  await page.getByRole('button', { name: /of A is added/ }).click();
+  await expect(page.getByText(/✓ [+−]?0\.\d % B/)).toBeVisible();
+  await page.getByRole('button', { name: /B is in, stir/ }).click();
+  await expect(page.getByRole('heading', { name: 'Stir', exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(page.getByRole('link', { name: /Go on at the bench: stir/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Book' }).click();
+  await page.getByLabel('Search the log').fill('canvas');
+  await expect(page.getByText(/A added after/)).toBeVisible();
+  await expect(page.getByText('(undone)')).toHaveCount(1);
+});

@@ -1,0 +1,164 @@
+import { expect, expectAccessible, openDemo, openPiece, test } from './bench';
+
+const SCREENS = [
+  '/',
+  '/pieces',
+  '/pieces/new',
+  '/resins',
+  '/resins/demo-millrace',
+  '/resins/new',
+  '/book',
+  '/settings',
+];
+
+for (const path of SCREENS)
+  test(`${path} passes axe`, async ({ page }) => {
+    await openDemo(page, path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    if (path === '/book') await expect(page.getByText(/of \d+ entries/)).toBeVisible();
+    if (path === '/resins/demo-millrace')
+      await expect(page.locator('.recharts-line').first()).toBeVisible();
+    await expectAccessible(page);
+  });
+
+for (const stage of ['survey', 'coats', 'cure', 'inspect'])
+  test(`the ${stage} stage passes axe`, async ({ page }) => {
+    await openDemo(page);
+    await openPiece(page, 'Relief map', stage);
+    await expectAccessible(page);
+  });
+
+test('an empty shop welcomes, and passes axe', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'The bench is empty' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Load the demo shop' }).click();
+  await expect(page.getByRole('heading', { name: 'Next, in order' })).toBeVisible();
+});
+
+test('the wet session by keyboard alone; every step passes axe, targets are large', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: /Flood 2, Viaduct painting/ }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('link', { name: 'Add to a wet session' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: /gather the coats/ })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('checkbox', { name: /Relief map/ }).focus();
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: 'Start: weigh A' }).focus();
+  await page.keyboard.press('Enter');
+  for (const title of [
+    'Weigh part A',
+    'Weigh part B',
+    'Stir',
+    'Stirring',
+    'Pour',
+    'Pour',
+    'Cover',
+  ]) {
+    await expect(page.getByRole('heading', { level: 1, name: title, exact: true })).toBeVisible();
+    await expectAccessible(page);
+    const box = await page.locator('button[aria-keyshortcuts="Space"]').boundingBox();
+    expect(Math.min(box?.height ?? 0, box?.width ?? 0)).toBeGreaterThanOrEqual(64);
+    const poured =
+      title === 'Pour' ? await page.getByRole('button', { name: /Poured: / }).innerText() : '';
+    await page.keyboard.press('Space');
+    if (poured) await expect(page.getByRole('button', { name: poured })).toHaveCount(0);
+  }
+  await expect(page.getByRole('heading', { name: 'Covered. The clocks run.' })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('a piece and its coat by keyboard alone; the surface is a slider', async ({ page }) => {
+  await openDemo(page, '/pieces/new');
+  await page.getByLabel('Name').focus();
+  await page.keyboard.type('Keyboard board');
+  for (const [label, text] of [
+    ['Width', '40 cm'],
+    ['Height', '20 cm'],
+  ] as const) {
+    await page.getByLabel(label).focus();
+    await page.keyboard.type(text);
+  }
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Plan this coat' }).focus();
+  await page.keyboard.press('Enter');
+  const slider = page.getByRole('slider', { name: 'Thickness of Flood 1' });
+  await expect(slider).toHaveAttribute('aria-valuetext', /1\.60\smm/);
+  await slider.focus();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('PageUp');
+  await expect(slider).toHaveAttribute('aria-valuetext', /2\.15\smm/);
+  await expect(page.getByRole('row', { name: /Film on the face/ })).toContainText(/172\sml/);
+  await page.reload();
+  await expect(page.getByRole('slider', { name: 'Thickness of Flood 1' })).toHaveAttribute(
+    'aria-valuetext',
+    /2\.15\smm/,
+  );
+});
+
+test('dragging the surface changes the ledger, and the sheet’s limits hold', async ({ page }) => {
+  await openDemo(page);
+  await openPiece(page, 'Viaduct painting', 'coats');
+  const slider = page.getByRole('slider');
+  const face = page.getByRole('row', { name: /Film on the face/ });
+  await expect(face).toContainText(/432\sml/);
+  const box = await slider.boundingBox();
+  if (!box) throw new Error('no handle');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x, y - 20, { steps: 4 });
+  await expect(face).not.toContainText(/432\sml/);
+  await page.mouse.move(x, y - 700, { steps: 4 });
+  await page.mouse.up();
+  await expect(slider).toHaveAttribute('aria-valuetext', /6\.00\smm/);
+  await expect(face).toContainText(/1440\sml/);
+});
+
+test('messages stand at the field they concern', async ({ page }) => {
+  await openDemo(page, '/pieces/new');
+  await page.getByLabel('Width').fill('10 km');
+  await page.getByLabel('Height').fill('12 ml');
+  await page.getByRole('button', { name: 'Add to the bench' }).click();
+  await expect(page.getByLabel('Width')).toHaveAccessibleDescription(/Between 1\smm and 10\sm/);
+  await expect(page.getByLabel('Height')).toHaveAccessibleDescription(/measures something else/);
+  await expect(page.getByLabel('Name')).toHaveAccessibleDescription('Needed.');
+  await expect(page.getByLabel('Width')).toHaveValue('10 km');
+  await page.goto('/resins/demo-millrace');
+  await page.getByLabel('Recoat shuts').fill('6 h');
+  await page.getByRole('button', { name: 'Save the sheet' }).click();
+  await expect(page.getByLabel('Recoat shuts')).toHaveAccessibleDescription(
+    /Too early: not before 9\.0\sh/,
+  );
+});
+
+test('US units change in one place; a colder room moves the windows; corrections are added', async ({
+  page,
+}) => {
+  await openDemo(page, '/settings');
+  await page.getByLabel('Units').selectOption('us');
+  await page.getByRole('button', { name: 'Save the settings' }).click();
+  await expect(page.getByText('✓ Saved')).toBeVisible();
+  await openPiece(page, 'Signal-box board', 'cure');
+  const recoat = page
+    .getByRole('region', { name: 'Cure of Flood 1' })
+    .getByRole('row', { name: /Recoat/ });
+  await expect(recoat).toContainText('21:54');
+  await page.getByLabel('Room temperature').fill('61 F');
+  await page.getByRole('button', { name: 'Note it, move the windows' }).click();
+  // 0.6 h at 22 °C, then 61 °F (16.1 °C) at 0.634 ripe hours an hour: 9 ripe hours are full 13.2 h later.
+  await expect(recoat).toContainText(/Wed 02:4\d/);
+  await page.getByRole('link', { name: 'Book' }).click();
+  await expect(page.getByText(/room 61\.0\s°F/)).toBeVisible();
+  await page
+    .getByRole('button', { name: /Correct: room temperature/ })
+    .first()
+    .click();
+  await page.getByLabel(/Correction of/).fill('read on the wrong wall');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('read on the wrong wall')).toBeVisible();
+});

@@ -1,0 +1,26 @@
+import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './e2e/chromium';
+
+const port = Number(process.env.E2E_PORT ?? 4193);
+
+export default defineConfig({
+  testDir: 'e2e',
+  fullyParallel: true,
+  workers: 2,
+  timeout: 45_000,
+  expect: { timeout: 8_000 },
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'Europe/London',
+    locale: 'en-GB',
+    launchOptions: CHROMIUM,
+  },
+  webServer: {
+    command: 'node scripts/serve.mjs',
+    env: { PORT: String(port) },
+    url: `http://127.0.0.1:${port}/`,
+    reuseExistingServer: false,
+  },
+});

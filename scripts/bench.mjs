@@ -1,0 +1,118 @@
+// `npm run bench`: what the first screen weighs and how fast the main path answers. Writes docs/bench.json.
+import { gzipSync } from 'node:zlib';
+import { writeFileSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+import {
+  CHROMIUM,
+  ensureBuilt,
+  ensureChromium,
+  ensureInstalled,
+  startServer,
+} from './lib/prepare.mjs';
+
+ensureInstalled();
+ensureChromium();
+ensureBuilt();
+const { origin, close } = await startServer(4197);
+const browser = await chromium.launch({
+  executablePath: CHROMIUM,
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync'],
+});
+const rows = [];
+const add = (name, figure, unit, limit) =>
+  rows.push({ name, figure, unit, ...(limit && { limit }) });
+
+/** Gzipped JavaScript that a fresh browser loads for one address, kB of 1000 bytes. */
+async function weight(path, ready) {
+  const context = await browser.newContext();
+  const page = await context.newPage();
+  const sizes = new Map();
+  page.on('response', async (response) => {
+    if (!/javascript/.test(response.headers()['content-type'] ?? '')) return;
+    const body = await response.body().catch(() => Buffer.alloc(0));
+    sizes.set(response.url(), gzipSync(body, { level: 9 }).length);
+  });
+  await page.goto(origin + path);
+  await page.getByRole('heading', { level: 1, name: ready }).waitFor();
+  await page.waitForLoadState('networkidle');
+  await context.close();
+  return [...sizes.values()].reduce((sum, n) => sum + n, 0) / 1000;
+}
+
+/** Clicks, and counts ms until the words are on screen and painted. */
+async function tap(page, button, words) {
+  return page.evaluate(
+    ([buttonName, wanted]) =>
+      new Promise((resolve) => {
+        const find = () =>
+          [...document.querySelectorAll('button, a')].find((b) =>
+            (b.getAttribute('aria-label') ?? b.textContent).includes(buttonName),
+          );
+        const start = performance.now();
+        find()?.click();
+        const look = () =>
+          document.querySelector('main')?.textContent.includes(wanted)
+            ? requestAnimationFrame(() => resolve(performance.now() - start))
+            : requestAnimationFrame(look);
+        look();
+      }),
+    [button, words],
+  );
+}
+
+add(
+  'first screen, JavaScript gzipped',
+  Math.round(await weight('/', 'The bench is empty')),
+  'kB',
+  '<= 350',
+);
+add('book, JavaScript gzipped', Math.round(await weight('/book', 'Book')), 'kB');
+add(
+  'new data sheet, JavaScript gzipped',
+  Math.round(await weight('/resins/new', 'New data sheet')),
+  'kB',
+);
+
+const STEPS = [
+  ['Add to a wet session', 'gather the coats'],
+  ['Start: weigh A', 'Weigh part A'],
+  ['A is in', 'Weigh part B'],
+  ['B is in, stir', 'Start stirring'],
+  ['Start stirring', 'stirred for'],
+  ['Stirred, no streaks', 'resting since'],
+  ['Poured: Viaduct painting', 'lying open for'],
+  ['Covered', 'The clocks run'],
+  ['See its windows', 'Recoat without sanding'],
+];
+/** One walk down the main path in a fresh browser profile: ms for each tap. */
+async function walk() {
+  const context = await browser.newContext();
+  const page = await context.newPage();
+  await page.goto(`${origin}/?shop=demo`);
+  await page.getByRole('link', { name: /Flood 2, Viaduct/ }).click();
+  await page.getByRole('heading', { name: 'Flood 2 takes' }).waitFor();
+  const taps = [];
+  for (const [button, words] of STEPS) {
+    await page.waitForTimeout(700); // let the link's page be fetched ahead, as it is under a hand
+    taps.push(await tap(page, button, words));
+  }
+  await context.close();
+  return taps;
+}
+
+const median = (values) => [...values].sort((x, y) => x - y)[Math.floor(values.length / 2)];
+const walks = [await walk(), await walk(), await walk()];
+const taps = STEPS.map(([button], i) => ({ button, ms: median(walks.map((w) => w[i])) }));
+add(
+  'slowest tap of the main path, median of 3',
+  Math.round(Math.max(...taps.map((t) => t.ms))),
+  'ms',
+  '<= 100',
+);
+add('middle tap of the main path, median of 3', Math.round(median(taps.map((t) => t.ms))), 'ms');
+
+await browser.close();
+close();
+console.table(rows);
+console.log(taps.map((t) => `${t.button}: ${t.ms.toFixed(0)} ms`).join('\n'));
+writeFileSync('docs/bench.json', `${JSON.stringify(rows, null, 2)}\n`);

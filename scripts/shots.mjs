@@ -1,0 +1,85 @@
+// `npm run shots`: one current picture of each main view in docs/screenshots, from the demo shop at a fixed time.
+import { mkdirSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+import {
+  CHROMIUM,
+  ensureBuilt,
+  ensureChromium,
+  ensureInstalled,
+  startServer,
+} from './lib/prepare.mjs';
+
+ensureInstalled();
+ensureChromium();
+ensureBuilt();
+mkdirSync('docs/screenshots', { recursive: true });
+const { origin, close } = await startServer(4198);
+const browser = await chromium.launch({
+  executablePath: CHROMIUM,
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync'],
+});
+const page = await browser.newPage({
+  viewport: { width: 1280, height: 800 },
+  timezoneId: 'Europe/London',
+});
+await page.clock.install({ time: new Date('2026-11-24T13:42:00Z') });
+
+const shot = async (name) => {
+  await page.mouse.move(4, 700);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+};
+const click = (role, name) => page.getByRole(role, { name }).first().click();
+const piece = async (name, stage) => {
+  await click('link', 'Pieces');
+  await click('heading', name);
+  await click('link', new RegExp(stage, 'i'));
+  await page.waitForURL(new RegExp(`/${stage}$`));
+};
+
+await page.goto(`${origin}/?shop=demo`);
+await page.getByRole('link', { name: /Flood 2, Viaduct/ }).waitFor();
+await shot('today');
+await click('link', 'Pieces');
+await page.getByRole('heading', { name: 'Relief map' }).waitFor();
+await shot('pieces');
+await piece('Hall tiles', 'survey');
+await shot('survey');
+await piece('Relief map', 'inspect');
+await page.getByRole('img', { name: /Photo of/ }).waitFor();
+await shot('inspect');
+await piece('Hall tiles', 'cure');
+await shot('cure');
+await piece('Viaduct painting', 'coats');
+await shot('coats');
+await page.getByRole('button', { name: /Weight of part B/ }).click();
+await shot('coats-opened-number');
+await page.keyboard.press('Escape');
+await click('link', 'Resins');
+await click('heading', 'Millrace Clear');
+await page.locator('.recharts-line').first().waitFor();
+await shot('resin');
+await click('link', 'Book');
+await page.getByText(/of \d+ entries/).waitFor();
+await shot('book');
+await click('link', 'Settings');
+await shot('settings');
+await piece('Viaduct painting', 'coats');
+await click('link', 'Add to a wet session');
+await click('button', 'Start: weigh A');
+await click('button', /A is in/);
+await page.getByRole('heading', { name: 'Weigh part B' }).waitFor();
+for (const key of ['−1', '−1', '−1', '−1'])
+  await page.getByRole('button', { name: key, exact: true }).click();
+await shot('wet-weigh');
+for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: '+1', exact: true }).click();
+await click('button', /B is in, stir/);
+await click('button', /Start stirring/);
+await page.clock.fastForward('02:10');
+await shot('wet-stir');
+await click('button', /Stirred, no streaks/);
+await page.getByRole('heading', { name: 'Pour' }).waitFor();
+await shot('wet-pour');
+
+await browser.close();
+close();

@@ -1,0 +1,59 @@
+// `npm test`: install, Chromium, format, lint, types, unit tests, build, browser tests; then one line of counts.
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import process from 'node:process';
+import {
+  ensureBuilt,
+  ensureChromium,
+  ensureInstalled,
+  ensureNode,
+  runBin,
+} from './lib/prepare.mjs';
+
+const started = Date.now();
+const failures = [];
+const step = (name, command) => {
+  const from = Date.now();
+  console.log(`\n── ${name}`);
+  if (!command()) failures.push(name);
+  console.log(`   ${name}: ${((Date.now() - from) / 1000).toFixed(0)} s`);
+};
+
+ensureNode();
+ensureInstalled();
+ensureChromium();
+rmSync('test-results', { recursive: true, force: true });
+mkdirSync('test-results', { recursive: true });
+
+step('format', () => runBin('prettier', ['--check', '--log-level', 'warn', '.']));
+step('lint', () => runBin('eslint', ['.']));
+step('types', () => runBin('tsc', ['--noEmit']) && runBin('tsc', ['--noEmit', '-p', 'src/core']));
+step('unit', () => runBin('jest', ['--json', '--outputFile=test-results/unit.json', '--silent']));
+step('build', () => (ensureBuilt(), true));
+step('browser', () => runBin('playwright', ['test']));
+
+/** Counts of a report, or one failure when the run left none. */
+function count(file, read) {
+  try {
+    return read(JSON.parse(readFileSync(file, 'utf8')));
+  } catch {
+    return { passed: 0, failed: 1 };
+  }
+}
+const unit = count('test-results/unit.json', (r) => ({
+  passed: r.numPassedTests,
+  failed: r.numFailedTests + r.numRuntimeErrorTestSuites,
+}));
+const browser = count('test-results/browser.json', (r) => ({
+  passed: r.stats.expected,
+  failed: r.stats.unexpected + r.stats.flaky,
+}));
+
+console.log(
+  `\nunit ${unit.passed}, browser ${browser.passed}, ${((Date.now() - started) / 60000).toFixed(1)} min`,
+);
+if (failures.length > 0) console.log(`not passed: ${failures.join(', ')}`);
+const failed = unit.failed + browser.failed;
+console.log(
+  `${unit.passed + browser.passed} passed, ${Math.max(failed, failures.length > 0 ? 1 : 0)} failed`,
+);
+process.exit(failures.length > 0 ? 1 : 0);
