@@ -33,7 +33,9 @@ export function ensureInstalled() {
   const mark = path.join('node_modules', '.package-lock.json');
   if (existsSync(mark) && statSync(mark).mtimeMs >= statSync('package-lock.json').mtimeMs) return;
   console.log('Installing packages …');
-  if (!run('npm', ['ci', '--no-audit', '--no-fund'])) stop('The packages could not be installed.');
+  // Not `npm ci`: it refuses a lockfile made where optional packages of other systems are not served.
+  if (!run('npm', ['install', '--no-audit', '--no-fund']))
+    stop('The packages could not be installed.');
 }
 
 function newestMs(folder) {
