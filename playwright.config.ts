@@ -5,6 +5,7 @@ const port = Number(process.env.E2E_PORT ?? 4193);
 
 export default defineConfig({
   testDir: 'e2e',
+  outputDir: 'test-results/artifacts',
   fullyParallel: true,
   workers: 2,
   timeout: 45_000,

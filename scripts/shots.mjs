@@ -43,7 +43,7 @@ await shot('today');
 await click('link', 'Pieces');
 await page.getByRole('heading', { name: 'Relief map' }).waitFor();
 await shot('pieces');
-await piece('Hall tiles', 'survey');
+await piece('Guard’s paddle', 'survey');
 await shot('survey');
 await piece('Relief map', 'inspect');
 await page.getByRole('img', { name: /Photo of/ }).waitFor();

@@ -2,6 +2,7 @@ import { DEFAULT_SETTINGS } from '@/data/records/types';
 import type { AnyTables } from '@/data/migrations';
 import { DemoBuilder } from './builder';
 import { dimpledDisc } from './pictures';
+import { paddleOutline } from './paddle';
 import { DEMO_RESINS } from './resins';
 
 const HOUR = 3_600_000;
@@ -10,7 +11,7 @@ const C = 273.15;
 
 /**
  * Fernhollow Works, an invented finishing shop with a commission for an invented narrow-gauge railway
- * museum: six pieces in different stages and three weeks of log, with all clocks set from `nowMs`.
+ * museum: seven pieces in different stages and three weeks of log, with all clocks set from `nowMs`.
  */
 export function demoShop(nowMs: number): AnyTables {
   const b = new DemoBuilder(['Ines', 'Rowan']);
@@ -174,6 +175,21 @@ export function demoShop(nowMs: number): AnyTables {
     thicknessM: 1.6e-3,
   });
   b.pour(boardFlood, millrace, { pouredMs: ago(0, 0.6), temperatureK: C + 22 });
+
+  const paddle = b.piece(ago(2, 6), {
+    name: 'Guard’s paddle',
+    support: 'sealed panel',
+    note: 'Outline taken from the sign painter’s drawing; the handle stays bare.',
+    shape: paddleOutline(),
+    edgeHeightM: 0.012,
+    edges: ['open'],
+  });
+  b.coat(ago(2, 5), paddle, {
+    name: 'Flood 1',
+    kind: 'flood',
+    resin: lantern,
+    thicknessM: 1.6e-3,
+  });
 
   const canvas = b.piece(ago(1, 5), {
     name: 'Timetable canvas',

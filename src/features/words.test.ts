@@ -96,6 +96,7 @@ describe('every word and pattern is there', () => {
       '600 × 400 mm',
       '8-sided, 150 mm across flats',
       '900 × 240 mm',
+      '340 × 540 mm',
       '500 × 700 mm',
     ]);
   });

@@ -65,6 +65,10 @@ export function Patterns() {
           <rect width="14" height="6" fill="#f1ebdd" />
           <path d="M0 3 H9" stroke="#a79c82" strokeWidth="0.8" />
         </pattern>
+        <pattern id="keep-bare" width="7" height="7" patternUnits="userSpaceOnUse">
+          <rect width="7" height="7" fill="var(--bm-colors-card)" />
+          <path d="M0 0 L7 7 M7 0 L0 7" stroke="#c9a79c" strokeWidth="0.8" />
+        </pattern>
         <pattern
           id="hatch-plastic"
           width="10"

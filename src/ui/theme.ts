@@ -109,7 +109,7 @@ const config = defineConfig({
     'a:focus-visible, summary:focus-visible, [tabindex]:focus-visible': focusRing,
   },
   theme: {
-    breakpoints: { md: '48rem', lg: '68rem' },
+    breakpoints: { md: '48rem', lg: '62rem', xl: '76rem' },
     tokens: {
       colors: values({
         paper: '#f7f2e8',
@@ -146,7 +146,7 @@ const config = defineConfig({
         '2xl': '1.625rem',
         '3xl': '2.125rem',
         '4xl': '2.875rem',
-        bench: 'clamp(5rem, 17vw, 13.5rem)',
+        bench: 'clamp(5rem, min(16vw, 24vh), 13.5rem)',
       }),
       spacing: space,
       sizes: { ...space, full: { value: '100%' } },

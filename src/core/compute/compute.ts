@@ -7,6 +7,8 @@ export interface Fault {
   readonly code: IssueCode | 'internal';
   readonly path: readonly (string | number)[];
   readonly message: string;
+  /** What was refused, when it is short words. */
+  readonly value?: string;
 }
 
 export type ComputeResponse =
@@ -33,6 +35,7 @@ function issueFault({ code, path, value, allowed }: Issue): Fault {
     code,
     path,
     message: `${path.join('.') || 'input'} is ${JSON.stringify(value)}: ${code}${wanted}`,
+    ...(typeof value === 'string' && value.length <= 60 && { value }),
   };
 }
 

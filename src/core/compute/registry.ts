@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { coatLedger } from '../coat';
+import { readDxf, readSvg } from '../exchange';
 import { checkShape, measureShape, type Shape } from '../geometry';
 import {
   checkMix,
@@ -58,6 +59,12 @@ export const COMPUTATIONS = {
       const checked = checkShape(shape);
       return checked.ok ? ok(measureShape(checked.value)) : checked;
     },
+  ),
+  readSvg: define(Joi.object<{ text: string }>({ text: Joi.string().required() }), ({ text }) =>
+    readSvg(text),
+  ),
+  readDxf: define(Joi.object<{ text: string }>({ text: Joi.string().required() }), ({ text }) =>
+    readDxf(text),
   ),
   coatLedger: define(
     Joi.object<LedgerInput>({

@@ -5,6 +5,20 @@ const number = () => Joi.number().strict().required();
 const positive = () => number().greater(0);
 const instant = () => number().min(0).max(8.64e15);
 
+const point = () => Joi.array().ordered(number(), number()).length(2).required();
+const path = () =>
+  Joi.object({
+    start: point(),
+    segments: Joi.array()
+      .items(
+        Joi.object({ kind: Joi.valid('line').required(), to: point() }),
+        Joi.object({ kind: Joi.valid('cubic').required(), c1: point(), c2: point(), to: point() }),
+      )
+      .min(2)
+      .max(20_000)
+      .required(),
+  }).required();
+
 export const shapeSchema = Joi.alternatives()
   .conditional('.kind', {
     switch: [
@@ -23,6 +37,14 @@ export const shapeSchema = Joi.alternatives()
       },
       { is: 'disc', then: Joi.object({ kind: Joi.string(), diameterM: number() }) },
       {
+        is: 'outline',
+        then: Joi.object({
+          kind: Joi.string(),
+          outer: path(),
+          keepBare: Joi.array().items(path()).max(50).required(),
+        }),
+      },
+      {
         is: 'regularPolygon',
         then: Joi.object({
           kind: Joi.string(),
@@ -39,6 +61,7 @@ export const shapeSchema = Joi.alternatives()
         'disc',
         'ellipse',
         'regularPolygon',
+        'outline',
       ).required(),
     }).unknown(),
   })

@@ -4,10 +4,28 @@ export {
   POLYGON_SIDES,
   SHAPE_KINDS,
   SIZE_LIMITS_M,
+  type Outline,
   type Shape,
   type ShapeKind,
 } from './shape';
 export { ellipsePerimeter } from './ellipsePerimeter';
 export { measureShape, RULE_SIGMA_M, type ShapeMeasure } from './measureShape';
 export { cutShape, type Cut } from './cutShape';
-export { shapeBox, shapeSides, type Point } from './shapeSides';
+export { shapeBox, shapeSides } from './shapeSides';
+export type { Point } from './point';
+export {
+  controlPoints,
+  flattenPath,
+  flattenSegment,
+  mapPath,
+  pathArea,
+  reversePath,
+  segmentLength,
+  walk,
+  type Path,
+  type Segment,
+} from './path';
+export { arcPoint, arcSegments, bulgeSegments, endpointArc, type CentreArc } from './arc';
+export { outlineArea, outlineSides, pathBox, type OutlineSide } from './outline';
+export { shapePath } from './shapePath';
+export { insideRing, ringArea, selfCrossings } from './ring';

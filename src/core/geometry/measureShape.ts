@@ -1,3 +1,4 @@
+import { outlineArea, outlineSides } from './outline';
 import { ellipsePerimeter } from './ellipsePerimeter';
 import type { Shape } from './shape';
 
@@ -68,6 +69,16 @@ function parts(shape: Shape): Parts {
         sides: Array.from({ length: n }, () => 2 * inradius * Math.tan(half)),
         sensitivity: [(2 * areaM2) / sizeM],
         formula: shape.across === 'flats' ? 'n / 4 · s² · tan(π / n)' : 'n / 8 · s² · sin(2π / n)',
+      };
+    }
+    case 'outline': {
+      const sides = outlineSides(shape.outer).map((side) => side.lengthM);
+      return {
+        areaM2: outlineArea(shape.outer, shape.keepBare),
+        sides,
+        // The piece may be larger or smaller than its drawing all round by one reading error.
+        sensitivity: [sum(sides)],
+        formula: '½ ∮ (x dy − y dx), less the bare parts',
       };
     }
   }

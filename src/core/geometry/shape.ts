@@ -1,4 +1,6 @@
 import { fail, ok, type Issue, type Result } from '../result';
+import { outlineIssues } from './outline';
+import type { Path } from './path';
 
 /** Outline of a face. Lengths in m. */
 export type Shape =
@@ -16,7 +18,15 @@ export type Shape =
       readonly sides: number;
       readonly sizeM: number;
       readonly across: 'flats' | 'corners';
-    };
+    }
+  | Outline;
+
+/** A free outline about its own centre, with parts that stay bare. */
+export interface Outline {
+  readonly kind: 'outline';
+  readonly outer: Path;
+  readonly keepBare: readonly Path[];
+}
 
 export type ShapeKind = Shape['kind'];
 export const SHAPE_KINDS: readonly ShapeKind[] = [
@@ -25,6 +35,7 @@ export const SHAPE_KINDS: readonly ShapeKind[] = [
   'disc',
   'ellipse',
   'regularPolygon',
+  'outline',
 ];
 
 /** What a bench takes: 1 mm to 10 m. Common practice, no source. */
@@ -76,13 +87,16 @@ function shapeIssues(shape: Shape): Issue[] {
         : [{ code: 'out-of-range', path: ['sides'], value: sides, allowed: POLYGON_SIDES }];
       return [...sizeIssue('sizeM', shape.sizeM), ...count];
     }
+    case 'outline':
+      return outlineIssues(shape.outer, shape.keepBare, SIZE_LIMITS_M);
   }
 }
 
 /**
  * Checks that a shape can lie on a bench.
  * @returns the shape itself, or every fault with the name of the dimension:
- *   `out-of-range` (1 mm to 10 m; 3 to 60 sides) or `does-not-fit` (corner radius).
+ *   `out-of-range` (1 mm to 10 m; 3 to 60 sides), `does-not-fit` (corner radius, bare part outside) or
+ *   `not-allowed` (an outline that crosses itself, at the place in `value`).
  */
 export function checkShape(shape: Shape): Result<Shape> {
   const issues = shapeIssues(shape);

@@ -1,7 +1,6 @@
+import { outlineSides } from './outline';
+import type { Point } from './point';
 import type { Shape } from './shape';
-
-/** A point in m, x to the right, y up, origin at the centre of the shape. */
-export type Point = readonly [number, number];
 
 /** Points along an arc of an ellipse, both ends included. Angles in rad. */
 function arc(cx: number, cy: number, rx: number, ry: number, from: number, to: number): Point[] {
@@ -75,6 +74,8 @@ export function shapeSides(shape: Shape): readonly (readonly Point[])[] {
       };
       return Array.from({ length: shape.sides }, (_, i) => [corner(i), corner(i + 1)]);
     }
+    case 'outline':
+      return outlineSides(shape.outer).map((side) => side.points);
   }
 }
 
@@ -82,8 +83,11 @@ export function shapeSides(shape: Shape): readonly (readonly Point[])[] {
 export function shapeBox(shape: Shape): { readonly widthM: number; readonly heightM: number } {
   const points = shapeSides(shape).flat();
   const span = (axis: 0 | 1) => {
-    const values = points.map((p) => p[axis]);
-    return Math.max(...values) - Math.min(...values);
+    const [low, high] = points.reduce<readonly [number, number]>(
+      ([a, b], p) => [Math.min(a, p[axis]), Math.max(b, p[axis])],
+      [Infinity, -Infinity],
+    );
+    return high - low;
   };
   return { widthM: span(0), heightM: span(1) };
 }

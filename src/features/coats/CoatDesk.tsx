@@ -68,7 +68,11 @@ export function CoatDesk({ view, area, selected, children }: Props) {
   const areaM2 = areas.reduce((sum, a) => sum + measureShape(a.shape).areaM2, 0) * view.piece.count;
   const first = view.upcoming?.coat.id === coat.id;
   return (
-    <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 372px' }} gap="4" alignItems="start">
+    <Grid
+      templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 320px', xl: 'minmax(0, 1fr) 372px' }}
+      gap="4"
+      alignItems="start"
+    >
       <Flex direction="column" gap="4" minW="0">
         <Panel>
           <SectionDrawing

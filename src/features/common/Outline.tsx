@@ -1,5 +1,6 @@
-import { shapeBox, shapeSides, type Shape } from '@/core/geometry';
+import { flattenPath, shapeBox, shapeSides, type Shape } from '@/core/geometry';
 import type { EdgeKind } from '@/data/records/types';
+import { SvgText } from '@/ui/SvgText';
 
 interface Props {
   readonly shape: Shape;
@@ -7,6 +8,8 @@ interface Props {
   readonly size: number;
   readonly fill?: string;
   readonly title?: string;
+  /** Numbers the edges, as the list beside the drawing does. */
+  readonly numbered?: boolean;
 }
 
 /** Stroke of each kind of edge: told apart by dash and weight. */
@@ -25,6 +28,7 @@ export function Outline({
   size,
   fill = 'var(--bm-colors-amber-wash)',
   title,
+  numbered = false,
 }: Props) {
   const { widthM, heightM } = shapeBox(shape);
   const pad = edgeKinds ? 8 : 3;
@@ -36,6 +40,10 @@ export function Outline({
   const flat = points.flat();
   const midX = (Math.max(...flat.map((p) => p[0])) + Math.min(...flat.map((p) => p[0]))) / 2;
   const midY = (Math.max(...flat.map((p) => p[1])) + Math.min(...flat.map((p) => p[1]))) / 2;
+  const bare =
+    shape.kind === 'outline'
+      ? shape.keepBare.map((b) => flattenPath(b, Math.max(widthM, heightM) / 500))
+      : [];
   const path = (side: readonly (readonly [number, number])[]) =>
     side
       .map(
@@ -58,6 +66,16 @@ export function Outline({
         stroke={edgeKinds ? 'none' : 'var(--bm-colors-ink)'}
         strokeWidth="1.5"
       />
+      {bare.map((ring, i) => (
+        <polygon
+          key={i}
+          points={path(ring)}
+          fill="url(#keep-bare)"
+          stroke="var(--bm-colors-oxide)"
+          strokeWidth="1.2"
+          strokeDasharray="4 2"
+        />
+      ))}
       {edgeKinds &&
         points.map((side, i) => {
           const stroke = EDGE_STROKE[edgeKinds[i] ?? 'open'];
@@ -70,6 +88,27 @@ export function Outline({
               strokeWidth={stroke.width}
               strokeDasharray={stroke.dash}
             />
+          );
+        })}
+      {numbered &&
+        points.map((side, i) => {
+          const [a, b] = [
+            side[Math.floor((side.length - 1) / 2)],
+            side[Math.ceil((side.length - 1) / 2)],
+          ];
+          const [x, y] = a && b ? [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2] : [0, 0];
+          return (
+            <SvgText
+              key={i}
+              x={(x - midX) * scale * 0.9 + width / 2}
+              y={height / 2 - (y - midY) * scale * 0.9 + 4}
+              size={12}
+              weight={600}
+              textAnchor="middle"
+              halo="var(--bm-colors-card)"
+            >
+              {i + 1}
+            </SvgText>
           );
         })}
     </svg>

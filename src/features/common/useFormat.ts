@@ -40,11 +40,14 @@ const TYPED: Readonly<Record<UnitSystem, Partial<Record<Quantity, string>>>> = {
 
 /** How numbers are written in a shop with these settings. */
 export function formatOf({ units, scaleUnit, scaleDigitKg }: Settings): Format {
+  const massSystem = scaleUnit === 'oz' ? 'us' : 'metric';
   const digit = scaleUnit === 'g' ? scaleDigitKg * 1000 : scaleDigitKg / 0.028349523125;
   const decimals = Math.min(3, Math.max(0, Math.ceil(-Math.log10(digit) - 1e-9)));
   return {
     units,
-    show: (value, quantity, fixed) => formatQuantity(value, quantity, units, fixed),
+    // Masses are read off the scale, so they follow it and not the system of units.
+    show: (value, quantity, fixed) =>
+      formatQuantity(value, quantity, quantity === 'mass' ? massSystem : units, fixed),
     scale: (massKg) => formatIn(massKg, scaleUnit, decimals),
     typed: (quantity) => TYPED[units][quantity] ?? '',
   };

@@ -24,7 +24,7 @@ export function placeOnBar(spans: CoatClock['spans'], nowMs: number): number {
 export function CureBar({ clock, nowMs }: { clock: CoatClock; nowMs: number }) {
   const { spans } = clock;
   const step = (WIDTH - 4) / spans.length;
-  const now = 2 + placeOnBar(spans, nowMs) * (WIDTH - 4);
+  const now = Math.min(WIDTH - 9, Math.max(9, 2 + placeOnBar(spans, nowMs) * (WIDTH - 4)));
   return (
     <svg
       viewBox={`0 0 ${WIDTH} 92`}

@@ -26,11 +26,18 @@ function Swatch({ kind }: { kind: EdgeKind }) {
 /** The kind of each edge, one select a side. */
 export function EdgeKinds({ form }: { form: UseFormReturn<SurveyDraft> }) {
   const { control, setValue } = form;
-  const [shape, sides, edgeKinds] = useWatch({ control, name: ['shape', 'sides', 'edgeKinds'] });
-  const count = sideCount({ shape, sides });
+  const [shape, sides, edgeKinds, outline] = useWatch({
+    control,
+    name: ['shape', 'sides', 'edgeKinds', 'outline'],
+  });
+  const count = sideCount({ shape, sides, outline });
   const kinds = fitEdges(edgeKinds, count);
   const label = (i: number) =>
-    count === 1 ? 'All round' : count === 4 ? (FOUR[i] ?? '') : `Edge ${i + 1}`;
+    count === 1
+      ? 'All round'
+      : count === 4 && shape !== 'outline' && shape !== 'regularPolygon'
+        ? (FOUR[i] ?? '')
+        : `Edge ${i + 1}`;
   const set = (i: number, kind: EdgeKind) =>
     setValue(
       'edgeKinds',

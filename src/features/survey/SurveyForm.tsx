@@ -9,6 +9,7 @@ import { useFormat } from '@/features/common/useFormat';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextAreaField, TextField } from '@/ui/TextField';
+import { DrawingImport } from './DrawingImport';
 import { EdgeKinds } from './EdgeKinds';
 import { hasHeight, readSurvey, SHAPE_LABEL, WIDTH_LABEL, type SurveyDraft } from './model';
 import { SurveyPreview } from './SurveyPreview';
@@ -35,12 +36,18 @@ function ShapeFields({ form }: { form: UseFormReturn<SurveyDraft> }) {
           {...register('shape')}
         />
       </Box>
-      <TextField
-        label={WIDTH_LABEL[kind]}
-        hint={hint}
-        error={error('width')}
-        {...register('width')}
-      />
+      {kind === 'outline' ? (
+        <Box gridColumn="1 / -1">
+          <DrawingImport form={form} error={error('outline')} />
+        </Box>
+      ) : (
+        <TextField
+          label={WIDTH_LABEL[kind]}
+          hint={hint}
+          error={error('width')}
+          {...register('width')}
+        />
+      )}
       {hasHeight(kind) && (
         <TextField label="Height" error={error('height')} {...register('height')} />
       )}
@@ -80,7 +87,9 @@ export function SurveyForm({ initial, submit, onSubmit }: Props) {
   });
   const { register, control, handleSubmit, formState } = form;
   const draft = useWatch({ control }) as SurveyDraft;
-  const read = readSurvey({ ...initial, ...draft }, format);
+  // The outline shows as soon as it is known, with or without a name.
+  const shown = { ...initial, ...draft };
+  const read = readSurvey({ ...shown, name: shown.name.trim() || 'the piece' }, format);
   const save = handleSubmit(async () => {
     const final = readSurvey(form.getValues(), format);
     if (final.ok) await onSubmit(final.value);

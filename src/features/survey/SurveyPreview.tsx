@@ -1,12 +1,14 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
-import { measureShape, shapeBox, type Shape, type ShapeMeasure } from '@/core/geometry';
+import { measureShape, pathArea, shapeBox, type Shape, type ShapeMeasure } from '@/core/geometry';
 import type { Explanation, ExplainInput } from '@/core/explain';
 import type { Survey } from '@/data/repos/bench';
 import { Explained } from '@/features/common/Explained';
 import { Outline } from '@/features/common/Outline';
 import { useFormat } from '@/features/common/useFormat';
+import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
+import { saveFile } from '@/ui/saveFile';
 
 function dimensions(shape: Shape): ExplainInput[] {
   const names: Readonly<Record<string, string>> = {
@@ -16,6 +18,21 @@ function dimensions(shape: Shape): ExplainInput[] {
     diameterM: 'diameter, d',
     sizeM: `size across ${shape.kind === 'regularPolygon' ? shape.across : ''}, s`,
   };
+  if (shape.kind === 'outline')
+    return [
+      {
+        label: 'stretches of the outline',
+        value: shape.outer.segments.length,
+        quantity: 'number',
+        source: 'measured',
+      },
+      {
+        label: 'outline without bare parts',
+        value: Math.abs(pathArea(shape.outer)),
+        quantity: 'area',
+        source: 'computed',
+      },
+    ];
   return Object.entries(shape).flatMap(([key, value]): ExplainInput[] => {
     if (key === 'sides')
       return [{ label: 'sides, n', value: Number(value), quantity: 'number', source: 'measured' }];
@@ -68,7 +85,7 @@ export function SurveyPreview({ survey }: { survey: Survey | null }) {
         The outline appears here when its size is typed.
       </Flex>
     );
-  const { shape, edgeKinds, count } = survey;
+  const { shape, edgeKinds, count, name } = survey;
   const measure = measureShape(shape);
   const box = shapeBox(shape);
   const area = show(measure.areaM2, 'area').text;
@@ -80,6 +97,9 @@ export function SurveyPreview({ survey }: { survey: Survey | null }) {
             shape={shape}
             edgeKinds={edgeKinds}
             size={230}
+            numbered={
+              edgeKinds.length > 1 && (shape.kind === 'outline' || shape.kind === 'regularPolygon')
+            }
             title={`Plan of ${survey.name || 'the piece'}`}
           />
           <Figure fontSize="sm" color="ink2">
@@ -116,6 +136,16 @@ export function SurveyPreview({ survey }: { survey: Survey | null }) {
           )}
         </Box>
       </Flex>
+      <Button
+        size="sm"
+        onClick={() =>
+          void import('@/core/exchange/writeSvg').then(({ writeSvg }) =>
+            saveFile(`${name || 'plan'}.svg`, 'image/svg+xml', writeSvg(name, shape)),
+          )
+        }
+      >
+        Export the plan (SVG, true size)
+      </Button>
     </Box>
   );
 }

@@ -125,12 +125,14 @@ export function BenchFrame({ view, title, caution, actions, children }: Props) {
       </Box>
       <Flex
         as="footer"
+        position="sticky"
+        bottom="0"
         borderTopWidth="2px"
         borderColor="ink"
         bg="card"
         align="stretch"
         wrap="wrap"
-        minH="150px"
+        minH="124px"
       >
         <WorkingClock view={view} />
         <Box

@@ -21,7 +21,7 @@ export function BigAction({ label, hotkey, keyName, onAct, kind, disabled = fals
       size="bench"
       bg={kind === 'main' ? 'ink' : 'verdigrisPale'}
       flex={kind === 'main' ? '2' : '1'}
-      minH="150px"
+      minH="124px"
       disabled={disabled}
       onClick={onAct}
       aria-keyshortcuts={hotkey === ' ' ? 'Space' : hotkey.toUpperCase()}

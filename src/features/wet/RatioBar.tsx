@@ -17,7 +17,7 @@ export function RatioBar({ gauge }: { gauge: RatioGauge }) {
       ? `Add ${scale(check.addAKg).text} of A to restore the ratio, stir twice as long.`
       : `Add ${scale(check.addBKg).text} of B.`;
   return (
-    <Box my="3" role="status">
+    <Box my="2" role="status">
       <Box fontWeight="600" fontFamily="heading">
         Ratio, if you stopped now:{' '}
         <Figure color={right ? 'verdigris' : 'oxide'}>
@@ -48,9 +48,11 @@ export function RatioBar({ gauge }: { gauge: RatioGauge }) {
         <span>right, ± 2 %</span>
         <span>too much B</span>
       </Flex>
-      <Box minH="26px" fontWeight="600" color="oxide">
-        {right ? '' : cure}
-      </Box>
+      {!right && (
+        <Box fontWeight="600" color="oxide">
+          {cure}
+        </Box>
+      )}
     </Box>
   );
 }

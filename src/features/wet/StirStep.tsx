@@ -1,5 +1,5 @@
 'use client';
-import { Box } from '@chakra-ui/react';
+import { Box, Grid } from '@chakra-ui/react';
 import { useAct, useNow } from '@/data/hooks';
 import { endStir, startStir, undoLast } from '@/data/repos/wet';
 import { minutesText } from '@/features/common/clockText';
@@ -11,7 +11,7 @@ import { STIR_MS, type WetView } from './model';
 function StirRing({ share }: { share: number }) {
   const length = 2 * Math.PI * 150;
   return (
-    <svg viewBox="0 0 340 340" width="340" aria-hidden>
+    <svg viewBox="0 0 340 340" width="100%" aria-hidden>
       <circle
         cx="170"
         cy="170"
@@ -107,9 +107,14 @@ export function StirStep({ view }: { view: WetView }) {
         </>
       }
     >
-      <Box display="flex" gap="12" alignItems="center" justifyContent="center" flexWrap="wrap">
+      <Grid
+        templateColumns="minmax(200px, 320px) auto"
+        gap="10"
+        alignItems="center"
+        justifyContent="center"
+      >
         <StirRing share={elapsed / STIR_MS.wanted} />
-        <Box minW="440px">
+        <Box>
           <Box fontSize="xl" color="ink2">
             {stirring ? 'stirred for, min:s' : 'stir for, min:s'}
           </Box>
@@ -136,7 +141,7 @@ export function StirStep({ view }: { view: WetView }) {
             sheet goes first.
           </Box>
         </Box>
-      </Box>
+      </Grid>
     </BenchFrame>
   );
 }

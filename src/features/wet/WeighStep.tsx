@@ -104,7 +104,7 @@ function Gauge({ gauge, onAdd }: GaugeProps) {
     <>
       <RatioBar gauge={gauge} />
       {gauge.check.verdict === 'too much B' && (
-        <Button minH="64px" mb="3" fontSize="lg" variant="amber" onClick={() => onAdd(addKg)}>
+        <Button minH="64px" mb="2" fontSize="lg" variant="amber" onClick={() => onAdd(addKg)}>
           {scale(addKg).text} of A is added
         </Button>
       )}

@@ -1,3 +1,4 @@
+import { formatInchFraction, INCH_M } from '@/core/units';
 import { useFormat } from '../useFormat';
 import { labelHeights, type SectionLayout } from './layout';
 import type { SectionLamina } from './SectionDrawing';
@@ -11,7 +12,7 @@ interface Props {
 
 /** Thickness of each lamina at the right of the section; figures are spread when laminae are thin. */
 export function Dimensions({ layout, laminae, editableId }: Props) {
-  const { show } = useFormat();
+  const { show, units } = useFormat();
   const x = layout.x1 + 34;
   const heights = labelHeights(layout.laminae);
   return (
@@ -37,6 +38,9 @@ export function Dimensions({ layout, laminae, editableId }: Props) {
               weight={lamina.id === editableId ? 600 : 400}
             >
               {show(lamina.thicknessM, 'film').text}
+              {units === 'us' && lamina.thicknessM >= INCH_M / 32
+                ? ` ≈ ${formatInchFraction(lamina.thicknessM, 32).text}`
+                : ''}
             </SvgText>
           </g>
         );

@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { cutShape } from '@/core/geometry';
+import { INCH_M } from '@/core/units';
 import type { CoatState } from '@/core/resin';
 import type { Area, Support } from '@/data/records/types';
 import { SUPPORT_HATCH } from '../materials';
@@ -67,8 +68,8 @@ function Substrate({
 }
 
 function ScaleBar({ layout, widthM }: { layout: SectionLayout; widthM: number }) {
-  const { show } = useFormat();
-  const barM = scaleBarM(widthM);
+  const { show, units } = useFormat();
+  const barM = scaleBarM(widthM, units === 'us' ? INCH_M : 1e-3);
   const length = barM * layout.pxPerM;
   const y = SECTION.height - 14;
   return (

@@ -4,10 +4,10 @@ import type { EdgeKind } from '@/data/records/types';
 
 /** Drawing size in its own units. */
 export const SECTION = {
-  width: 770,
+  width: 690,
   height: 400,
-  left: 70,
-  right: 190,
+  left: 40,
+  right: 166,
   base: 300,
   depth: 58,
 } as const;
@@ -82,11 +82,11 @@ export function layoutSection(
   return { laminae, exaggeration, pxPerM, filmPxPerM, x0: SECTION.left, x1: SECTION.left + CUT_PX };
 }
 
-/** A round length for the scale bar, m, about a fifth of the cut. */
-export function scaleBarM(widthM: number): number {
-  const wanted = widthM / 5;
+/** A length for the scale bar, m, about a fifth of the cut and round in the unit it is shown in. */
+export function scaleBarM(widthM: number, unitM = 1e-3): number {
+  const wanted = widthM / 5 / unitM;
   const power = 10 ** Math.floor(Math.log10(wanted));
-  return [5, 2, 1].map((n) => n * power).find((n) => n <= wanted) ?? power;
+  return unitM * ([5, 2, 1].map((n) => n * power).find((n) => n <= wanted) ?? power);
 }
 
 /** Heights of the thickness figures, px: at the middle of each lamina, pushed up where laminae are thin. */

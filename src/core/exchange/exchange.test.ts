@@ -1,0 +1,286 @@
+import { outlineFromDrawing, readDxf, readSvg, splinePoints, writeSvg } from '.';
+import { arcSegments, measureShape, shapePath, type Point, type Shape } from '../geometry';
+
+const svg = (inner: string, size = 'width="200mm" height="100mm" viewBox="0 0 200 100"') =>
+  `<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" ${size}>${inner}</svg>`;
+
+function read(text: string) {
+  const result = readSvg(text);
+  if (!result.ok) throw new Error(JSON.stringify(result.issues));
+  return result.value;
+}
+const areas = (inner: string) => read(svg(inner)).shapes.map((s) => s.area);
+
+describe('readSvg: areas known in closed form', () => {
+  // The same figures written by different programs' habits.
+  it.each([
+    ['rect', '<rect x="10" y="10" width="40" height="20"/>', 800],
+    ['rounded rect', '<rect width="40" height="20" rx="5"/>', 800 - (4 - Math.PI) * 25],
+    ['rect with ry too large', '<rect width="40" height="20" rx="50" ry="50"/>', Math.PI * 20 * 10],
+    ['circle', '<circle cx="50" cy="50" r="30"/>', Math.PI * 900],
+    ['ellipse', '<ellipse cx="50" cy="50" rx="30" ry="10"/>', Math.PI * 300],
+    ['polygon', '<polygon points="0,0 40,0 40,30"/>', 600],
+    ['absolute path', '<path d="M0 0 L40 0 L40 30 Z"/>', 600],
+    ['relative path, no spaces', '<path d="m0,0h40v30z"/>', 600],
+    ['path with exponents and run-on signs', '<path d="M0-0l4e1 0 0,3e1z"/>', 600],
+    ['half disc by an arc', '<path d="M0 50 A30 30 0 0 1 60 50 Z"/>', Math.PI * 450],
+    ['arc with packed flags', '<path d="M0 50a30 30 0 0160 0z"/>', Math.PI * 450],
+    [
+      'quadratic: parabola segment 2/3 base height',
+      '<path d="M0 0 Q30 40 60 0 Z"/>',
+      (2 / 3) * 60 * 20,
+    ],
+    ['smooth cubic and its mirror', '<path d="M0 0 C0 10 10 20 20 20 S40 10 40 0 Z"/>', NaN],
+  ])('%s', (_name, inner, area) => {
+    const [found] = areas(inner);
+    if (Number.isNaN(area)) expect(found).toBeGreaterThan(500);
+    else expect(Math.abs((found ?? 0) / area - 1)).toBeLessThan(1e-6);
+  });
+
+  it('nested transforms: area goes with the determinant, in the right order', () => {
+    const inner =
+      '<g transform="translate(5 5)"><g transform="scale(2)"><rect width="10" height="5" transform="rotate(30) skewX(20)"/></g></g>';
+    expect(areas(inner)[0]).toBeCloseTo(200, 8);
+    const ordered = read(
+      svg(
+        '<g transform="scale(2)"><rect x="10" width="1" height="1" transform="translate(5,0)"/></g>',
+      ),
+    );
+    expect(ordered.shapes[0]?.path.start[0]).toBeCloseTo(30, 10);
+  });
+
+  it('a matrix that shears keeps an ellipse’s area times its determinant', () => {
+    const [found] = areas('<circle r="10" transform="matrix(2 0.5 -0.25 1 0 0)"/>');
+    expect(Math.abs((found ?? 0) / (Math.PI * 100 * (2 + 0.125)) - 1)).toBeLessThan(1e-6);
+  });
+
+  it('subpaths are shapes of their own; a stretch after a close begins at the closed start', () => {
+    expect(areas('<path d="M0 0h10v10h-10z M20 0h4v4h-4z"/>')).toEqual([100, 16]);
+    expect(areas('<path d="M0 0h10v10h-10z h5v5h-5z"/>')).toEqual([100, 25]);
+  });
+
+  it('open paths are told, not closed by guess', () => {
+    const { shapes } = read(
+      svg('<polyline points="0,0 10,0 10,10"/><path d="M0 0h10v10h-10v-10"/>'),
+    );
+    expect(shapes.map((s) => s.closed)).toEqual([false, true]);
+  });
+});
+
+describe('readSvg: units', () => {
+  it.each([
+    ['width="200mm" viewBox="0 0 200 100"', 1e-3],
+    ['width="20cm" viewBox="0 0 2000 1000"', 1e-4],
+    ['width="10in" viewBox="0 0 720 360"', 0.0254 / 72],
+    ['width="4in"', 0.0254 / 96],
+    ['width="200px" viewBox="0 0 200 100"', null],
+    ['width="200" viewBox="0 0 200 100"', null],
+    ['width="100%" viewBox="0 0 200 100"', null],
+    ['viewBox="0 0 200 100"', null],
+  ])('%s', (size, unitM) => {
+    const { unitM: found } = read(svg('<rect width="1" height="1"/>', size));
+    if (unitM === null) expect(found).toBeNull();
+    else expect(Math.abs((found ?? 0) / unitM - 1)).toBeLessThan(1e-12);
+  });
+});
+
+describe('readSvg: what must never be run or fetched', () => {
+  it('scripts, pictures, references and text are left out and told', () => {
+    const { shapes, leftOut } = read(
+      svg(
+        '<script>alert(1)</script><image href="http://example.invalid/x.png"/><use href="#a"/><text>hi</text><rect width="2" height="2"/><defs><circle r="5"/></defs>',
+      ),
+    );
+    expect(shapes).toHaveLength(1);
+    expect(leftOut.map((l) => l.what).sort()).toEqual(['image', 'script', 'text', 'use']);
+  });
+  it.each([
+    ['<!DOCTYPE svg [<!ENTITY a "x">]><svg>&a;</svg>', 'document type or entities'],
+    ['<html><body/></html>', 'not SVG'],
+    ['just words', 'not SVG'],
+    ['', 'not SVG'],
+  ])('%s', (text, value) => {
+    const result = readSvg(text);
+    expect(result.ok ? null : result.issues[0]).toMatchObject({ code: 'not-allowed', value });
+  });
+  it('a path that cannot be read is told; too much is refused', () => {
+    expect(read(svg('<path d="M0 0 L nonsense"/>')).leftOut).toEqual([
+      { what: 'path that cannot be read', count: 1 },
+    ]);
+    expect(readSvg('x'.repeat(20_000_001))).toMatchObject({
+      ok: false,
+      issues: [{ code: 'does-not-fit' }],
+    });
+    const many = `<path d="M0 0${'h1v1h-1'.repeat(70_000)}z"/>`;
+    expect(readSvg(svg(many))).toMatchObject({ ok: false, issues: [{ code: 'does-not-fit' }] });
+  });
+});
+
+const dxf = (entities: string, units = 4) =>
+  `0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n${units}\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n${entities}0\nENDSEC\n0\nEOF\n`;
+const line = (x1: number, y1: number, x2: number, y2: number) =>
+  `0\nLINE\n8\n0\n10\n${x1}\n20\n${y1}\n11\n${x2}\n21\n${y2}\n`;
+const lwpolyline = (points: readonly (readonly [number, number, number?])[], closed = true) =>
+  `0\nLWPOLYLINE\n8\n0\n90\n${points.length}\n70\n${closed ? 1 : 0}\n${points.map(([x, y, b]) => `10\n${x}\n20\n${y}\n${b ? `42\n${b}\n` : ''}`).join('')}`;
+
+function readD(text: string) {
+  const result = readDxf(text);
+  if (!result.ok) throw new Error(JSON.stringify(result.issues));
+  return result.value;
+}
+
+describe('readDxf: areas known in closed form', () => {
+  it('a closed polyline, and the same square of four lines drawn every which way', () => {
+    expect(
+      readD(
+        dxf(
+          lwpolyline([
+            [0, 0],
+            [10, 0],
+            [10, 10],
+            [0, 10],
+          ]),
+        ),
+      ).shapes[0]?.area,
+    ).toBeCloseTo(100, 10);
+    const { shapes } = readD(
+      dxf(line(0, 0, 10, 0) + line(10, 10, 10, 0) + line(0, 10, 10, 10) + line(0, 10, 0, 0)),
+    );
+    expect(shapes.map((s) => [s.closed, Math.round(s.area * 1e6) / 1e6])).toEqual([[true, 100]]);
+  });
+
+  it('bulge: positive turns left, so a slot of two half circles holds w·h + π r²', () => {
+    const slot = lwpolyline([
+      [0, 0],
+      [20, 0, 1],
+      [20, 10],
+      [0, 10, 1],
+    ]);
+    expect(
+      Math.abs((readD(dxf(slot)).shapes[0]?.area ?? 0) / (200 + Math.PI * 25) - 1),
+    ).toBeLessThan(1e-6);
+    const bitten = lwpolyline([
+      [0, 0],
+      [20, 0, -1],
+      [20, 10],
+      [0, 10, -1],
+    ]);
+    expect(
+      Math.abs((readD(dxf(bitten)).shapes[0]?.area ?? 0) / (200 - Math.PI * 25) - 1),
+    ).toBeLessThan(1e-6);
+  });
+
+  it('circle, ellipse, and a half disc of an arc and a line', () => {
+    const circle = '0\nCIRCLE\n8\n0\n10\n5\n20\n5\n40\n3\n';
+    const ellipse =
+      '0\nELLIPSE\n8\n0\n10\n0\n20\n0\n11\n6\n21\n8\n40\n0.5\n41\n0\n42\n6.283185307179586\n';
+    const arc = '0\nARC\n8\n0\n10\n100\n20\n0\n40\n7\n50\n0\n51\n180\n';
+    const found = readD(dxf(circle + ellipse + arc + line(93, 0, 107, 0))).shapes.map(
+      (s) => s.area,
+    );
+    [Math.PI * 9, Math.PI * 50, (Math.PI * 49) / 2].forEach((area, i) => {
+      expect(Math.abs((found[i] ?? 0) / area - 1)).toBeLessThan(1e-6);
+    });
+  });
+
+  it('units of the header; none is told as none', () => {
+    const square = lwpolyline([
+      [0, 0],
+      [1, 0],
+      [1, 1],
+    ]);
+    expect([1, 4, 5, 6, 0].map((u) => readD(dxf(square, u)).unitM)).toEqual([
+      0.0254,
+      1e-3,
+      1e-2,
+      1,
+      null,
+    ]);
+  });
+
+  it('unknown entities are listed and skipped; what is no DXF is refused', () => {
+    const point = '0\nPOINT\n8\n0\n10\n1\n20\n1\n';
+    const { shapes, leftOut } = readD(
+      dxf(
+        point +
+          point +
+          lwpolyline([
+            [0, 0],
+            [1, 0],
+            [1, 1],
+          ]),
+      ),
+    );
+    expect(shapes).toHaveLength(1);
+    expect(leftOut).toEqual([{ what: 'POINT', count: 2 }]);
+    expect(readDxf('not a drawing')).toMatchObject({ ok: false });
+    expect(readDxf('')).toMatchObject({ ok: false });
+  });
+});
+
+describe('splinePoints', () => {
+  it('a clamped quadratic of three control points is its Bézier parabola', () => {
+    const control: Point[] = [
+      [0, 0],
+      [1, 2],
+      [2, 0],
+    ];
+    const points = splinePoints(control, 2, [0, 0, 0, 1, 1, 1]);
+    for (const [x, y] of points) expect(y).toBeCloseTo(2 * x - x * x, 12);
+    expect(points[0]).toEqual([0, 0]);
+    expect(points[points.length - 1]).toEqual([2, 0]);
+  });
+  it('gives nothing when the knots do not fit', () => {
+    expect(splinePoints([[0, 0]], 3, [0, 1])).toEqual([]);
+  });
+});
+
+describe('writeSvg and back', () => {
+  const handle = arcSegments({
+    centre: [0.2, 0],
+    rx: 0.03,
+    ry: 0.03,
+    turn: 0,
+    from: 0,
+    sweep: 2 * Math.PI,
+  });
+  const shapes: Shape[] = [
+    { kind: 'rectangle', widthM: 0.6, heightM: 0.4 },
+    { kind: 'roundedRectangle', widthM: 0.9, heightM: 0.24, radiusM: 0.03 },
+    { kind: 'disc', diameterM: 0.38 },
+    { kind: 'ellipse', widthM: 0.31, heightM: 0.17 },
+    { kind: 'regularPolygon', sides: 7, sizeM: 0.15, across: 'corners' },
+    {
+      kind: 'outline',
+      outer: shapePath({ kind: 'ellipse', widthM: 0.5, heightM: 0.3 }),
+      keepBare: [{ start: [0.23, 0], segments: handle }],
+    },
+  ];
+  it.each(shapes)('%j keeps area and edge within 1e-6', (shape) => {
+    const { shapes: found, unitM } = read(writeSvg('A & "B" <C>', shape));
+    expect(unitM).toBeCloseTo(1e-3, 12);
+    const made = outlineFromDrawing(found, 0, found.map((_, i) => i).slice(1), unitM ?? NaN);
+    if (!made.ok) throw new Error(JSON.stringify(made.issues));
+    const [back, before] = [measureShape(made.value), measureShape(shape)];
+    expect(Math.abs(back.areaM2 / before.areaM2 - 1)).toBeLessThan(1e-6);
+    expect(Math.abs(back.perimeterM / before.perimeterM - 1)).toBeLessThan(1e-6);
+  });
+
+  it('outlineFromDrawing asks for a closed shape and a sound unit', () => {
+    const { shapes: found } = read(
+      svg('<polyline points="0,0 10,0 10,10"/><rect width="20" height="10"/>'),
+    );
+    expect(outlineFromDrawing(found, 0, [], 1e-3)).toMatchObject({
+      ok: false,
+      issues: [{ code: 'required' }],
+    });
+    expect(outlineFromDrawing(found, 1, [], 0)).toMatchObject({ ok: false });
+    expect(outlineFromDrawing(found, 1, [], 1)).toMatchObject({
+      ok: false,
+      issues: [{ code: 'out-of-range' }],
+    });
+    const made = outlineFromDrawing(found, 1, [1, 0], 1e-3);
+    expect(made.ok && made.value.keepBare).toEqual([]);
+    expect(made.ok && measureShape(made.value).areaM2).toBeCloseTo(2e-4, 15);
+  });
+});

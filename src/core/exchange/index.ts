@@ -1,0 +1,12 @@
+export {
+  DRAWING_LIMITS,
+  DRAWING_UNITS,
+  type DrawingRead,
+  type FoundShape,
+  type LeftOut,
+} from './drawing';
+export { readSvg } from './readSvg';
+export { readDxf } from './readDxf';
+export { writeSvg } from './writeSvg';
+export { outlineFromDrawing } from './outlineFromDrawing';
+export { splinePoints } from './splinePoints';

@@ -1,0 +1,232 @@
+import DxfParser, { type IEntity } from 'dxf-parser';
+import {
+  arcPoint,
+  arcSegments,
+  bulgeSegments,
+  type Path,
+  type Point,
+  type Segment,
+} from '../geometry';
+import { fail, ok, type Result } from '../result';
+import {
+  DRAWING_LIMITS,
+  foundShape,
+  LeftOutList,
+  type DrawingRead,
+  type FoundShape,
+} from './drawing';
+import { splinePoints } from './splinePoints';
+
+/** Values of $INSUNITS that are lengths of a bench, m. Source: DXF reference, header section (from memory). */
+const INSUNITS: Readonly<Record<number, number>> = {
+  1: 0.0254,
+  2: 0.3048,
+  4: 1e-3,
+  5: 1e-2,
+  6: 1,
+  14: 0.1,
+};
+
+interface Vertex {
+  readonly x: number;
+  readonly y: number;
+  readonly bulge?: number;
+}
+/** What the parser gives, as far as it is used here. */
+interface Entity extends IEntity {
+  readonly vertices?: readonly Vertex[];
+  readonly shape?: boolean;
+  readonly closed?: boolean;
+  readonly center?: Vertex;
+  readonly radius?: number;
+  readonly startAngle?: number;
+  readonly endAngle?: number;
+  readonly majorAxisEndPoint?: Vertex;
+  readonly axisRatio?: number;
+  readonly controlPoints?: readonly Vertex[];
+  readonly degreeOfSplineCurve?: number;
+  readonly knotValues?: readonly number[];
+}
+
+/** An open stretch that may be chained to others, or a closed one. */
+interface Stretch {
+  readonly start: Point;
+  readonly segments: readonly Segment[];
+}
+
+const TURN = 2 * Math.PI;
+const xy = (v: Vertex | undefined): Point => [v?.x ?? NaN, v?.y ?? NaN];
+const endOf = (s: Stretch): Point => s.segments[s.segments.length - 1]?.to ?? s.start;
+
+function polyline(vertices: readonly Vertex[], closed: boolean): Stretch {
+  const segments: Segment[] = [];
+  const count = closed ? vertices.length : vertices.length - 1;
+  for (let i = 0; i < count; i += 1) {
+    const [from, next] = [xy(vertices[i]), xy(vertices[(i + 1) % vertices.length])];
+    if (Math.hypot(next[0] - from[0], next[1] - from[1]) === 0) continue;
+    const bulge = vertices[i]?.bulge ?? 0;
+    if (bulge === 0) segments.push({ kind: 'line', to: next });
+    else segments.push(...bulgeSegments(from, next, bulge));
+  }
+  return { start: xy(vertices[0]), segments };
+}
+
+function arcStretch(
+  centre: Point,
+  rx: number,
+  ry: number,
+  turn: number,
+  from: number,
+  to: number,
+): Stretch {
+  const around = (((to - from) % TURN) + TURN) % TURN;
+  const sweep = around < 1e-9 ? TURN : around;
+  const start = arcPoint({ centre, rx, ry, turn }, from);
+  return { start, segments: arcSegments({ centre, rx, ry, turn, from, sweep }) };
+}
+
+/** A stretch for each kind of entity that has an outline, or null. */
+function stretchOf(e: Entity): Stretch | null {
+  const vertices = e.vertices ?? [];
+  switch (e.type) {
+    case 'LINE':
+      return polyline(vertices, false);
+    case 'LWPOLYLINE':
+    case 'POLYLINE':
+      return polyline(vertices, e.shape === true);
+    case 'CIRCLE':
+    case 'ARC': {
+      const r = e.radius ?? 0;
+      if (!(r > 0)) return null;
+      return arcStretch(
+        xy(e.center),
+        r,
+        r,
+        0,
+        e.startAngle ?? 0,
+        e.type === 'ARC' ? (e.endAngle ?? 0) : TURN,
+      );
+    }
+    case 'ELLIPSE': {
+      const [mx, my] = xy(e.majorAxisEndPoint);
+      const rx = Math.hypot(mx, my);
+      const ry = rx * (e.axisRatio ?? 0);
+      if (!(rx > 0 && ry > 0)) return null;
+      return arcStretch(
+        xy(e.center),
+        rx,
+        ry,
+        Math.atan2(my, mx),
+        e.startAngle ?? 0,
+        e.endAngle ?? TURN,
+      );
+    }
+    case 'SPLINE': {
+      const points = splinePoints(
+        (e.controlPoints ?? []).map(xy),
+        e.degreeOfSplineCurve ?? 3,
+        e.knotValues ?? [],
+      );
+      const [start, ...rest] = points;
+      return start ? { start, segments: rest.map((to) => ({ kind: 'line', to })) } : null;
+    }
+    default:
+      return null;
+  }
+}
+
+const near = (a: Point, b: Point, tolerance: number): boolean =>
+  Math.hypot(a[0] - b[0], a[1] - b[1]) <= tolerance;
+
+function backwards(s: Stretch): Stretch {
+  const points = [s.start, ...s.segments.map((seg) => seg.to)].reverse();
+  const [start = s.start, ...ends] = points;
+  const segments = [...s.segments].reverse().map((seg, i): Segment => {
+    const to = ends[i] ?? start;
+    return seg.kind === 'line'
+      ? { kind: 'line', to }
+      : { kind: 'cubic', c1: seg.c2, c2: seg.c1, to };
+  });
+  return { start, segments };
+}
+
+/** Joins stretches whose ends meet into longer ones, closed where they can be. */
+function chain(stretches: readonly Stretch[], tolerance: number): Stretch[] {
+  const waiting = [...stretches];
+  const joined: Stretch[] = [];
+  for (let current = waiting.shift(); current; current = waiting.shift()) {
+    let grown: Stretch = current;
+    for (;;) {
+      const end = endOf(grown);
+      if (near(end, grown.start, tolerance)) break;
+      const index = waiting.findIndex(
+        (s) => near(s.start, end, tolerance) || near(endOf(s), end, tolerance),
+      );
+      const [next] = index < 0 ? [] : waiting.splice(index, 1);
+      if (!next) break;
+      const forward = near(next.start, end, tolerance) ? next : backwards(next);
+      grown = { start: grown.start, segments: [...grown.segments, ...forward.segments] };
+    }
+    joined.push(grown);
+  }
+  return joined;
+}
+
+function closeUp({ start, segments }: Stretch): Path {
+  const last = segments[segments.length - 1];
+  // Ends that nearly meet are drawn to the same point.
+  return { start, segments: last ? [...segments.slice(0, -1), { ...last, to: start }] : segments };
+}
+
+/**
+ * Reads the outlines of a DXF file; lines and arcs whose ends meet are joined into closed shapes.
+ * @param text ASCII DXF, at most 20 million characters
+ * @returns shapes in drawing units, the unit from $INSUNITS; unknown entities are told as left out; or
+ *   one issue: `not-allowed` (not a DXF), `does-not-fit` (too large)
+ * Source: DXF reference: LINE, LWPOLYLINE and POLYLINE with bulge, ARC, CIRCLE, ELLIPSE, SPLINE.
+ */
+export function readDxf(text: string): Result<DrawingRead> {
+  const { characters, segments } = DRAWING_LIMITS;
+  if (text.length > characters)
+    return fail({
+      code: 'does-not-fit',
+      path: ['text'],
+      value: text.length,
+      allowed: { max: characters },
+    });
+  let parsed: ReturnType<DxfParser['parseSync']>;
+  try {
+    parsed = new DxfParser().parseSync(text);
+  } catch {
+    parsed = null;
+  }
+  if (!parsed?.entities)
+    return fail({ code: 'not-allowed', path: ['text'], value: 'not a DXF file' });
+  const leftOut = new LeftOutList();
+  const stretches = (parsed.entities as Entity[]).flatMap((entity) => {
+    const stretch = stretchOf(entity);
+    const sound =
+      stretch &&
+      stretch.segments.length > 0 &&
+      stretch.segments.every((s) => s.to.every(Number.isFinite));
+    if (!sound) leftOut.add(entity.type);
+    return sound ? [stretch] : [];
+  });
+  const count = stretches.reduce((sum, s) => sum + s.segments.length, 0);
+  if (count > segments)
+    return fail({ code: 'does-not-fit', path: ['text'], value: count, allowed: { max: segments } });
+  const reach = stretches
+    .flatMap((s) => s.segments.flatMap((seg) => seg.to))
+    .reduce((m, v) => Math.max(m, Math.abs(v)), 0);
+  const tolerance = Math.max(1e-12, reach * 1e-6);
+  const shapes = chain(stretches, tolerance).map((s, i): FoundShape => {
+    const closed = near(endOf(s), s.start, tolerance);
+    return foundShape(
+      `shape ${i + 1}`,
+      closed ? closeUp(s) : { start: s.start, segments: s.segments },
+      closed,
+    );
+  });
+  const unit = Number((parsed.header as Record<string, unknown> | undefined)?.['$INSUNITS'] ?? 0);
+  return ok({ shapes, unitM: INSUNITS[unit] ?? null, leftOut: leftOut.list() });
+}

@@ -1,0 +1,256 @@
+import { XMLParser } from 'fast-xml-parser';
+import svgpath from 'svgpath';
+import { endpointArc, type Path, type Point, type Segment } from '../geometry';
+import { fail, ok, type Result } from '../result';
+import { INCH_M } from '../units';
+import {
+  DRAWING_LIMITS,
+  foundShape,
+  LeftOutList,
+  type DrawingRead,
+  type FoundShape,
+} from './drawing';
+
+type Attributes = Readonly<Record<string, string>>;
+type XmlNode = Readonly<Record<string, unknown>>;
+
+/** Lengths that say their own size. Pixels do not: programs take 72, 90 or 96 to the inch. */
+const PHYSICAL: Readonly<Record<string, number>> = {
+  mm: 1e-3,
+  cm: 1e-2,
+  in: INCH_M,
+  pt: INCH_M / 72,
+  pc: INCH_M / 6,
+  q: 0.25e-3,
+};
+const DRAWN = ['path', 'rect', 'circle', 'ellipse', 'polygon', 'polyline', 'line'];
+const SILENT = [
+  'defs',
+  'title',
+  'desc',
+  'metadata',
+  'style',
+  'clipPath',
+  'mask',
+  'symbol',
+  'pattern',
+  'marker',
+];
+
+const number = (text: string | undefined, otherwise = 0): number => {
+  const value = Number.parseFloat(text ?? '');
+  return Number.isFinite(value) ? value : otherwise;
+};
+
+function roundedRect(a: Attributes): string {
+  const [x, y, w, h] = [number(a['x']), number(a['y']), number(a['width']), number(a['height'])];
+  const rx = Math.min(w / 2, number(a['rx'], number(a['ry'])));
+  const ry = Math.min(h / 2, number(a['ry'], rx));
+  if (!(rx > 0 && ry > 0)) return `M${x} ${y}h${w}v${h}h${-w}z`;
+  const arc = (dx: number, dy: number) => `a${rx} ${ry} 0 0 1 ${dx} ${dy}`;
+  return `M${x + rx} ${y}h${w - 2 * rx}${arc(rx, ry)}v${h - 2 * ry}${arc(-rx, ry)}h${2 * rx - w}${arc(-rx, -ry)}v${2 * ry - h}${arc(rx, -ry)}z`;
+}
+
+function ellipse(cx: number, cy: number, rx: number, ry: number): string {
+  return `M${cx - rx} ${cy}a${rx} ${ry} 0 1 0 ${2 * rx} 0a${rx} ${ry} 0 1 0 ${-2 * rx} 0z`;
+}
+
+/** Path data of a drawn element. */
+function pathData(tag: string, a: Attributes): string {
+  switch (tag) {
+    case 'path':
+      return a['d'] ?? '';
+    case 'rect':
+      return roundedRect(a);
+    case 'circle':
+      return ellipse(number(a['cx']), number(a['cy']), number(a['r']), number(a['r']));
+    case 'ellipse':
+      return ellipse(number(a['cx']), number(a['cy']), number(a['rx']), number(a['ry']));
+    case 'line':
+      return `M${number(a['x1'])} ${number(a['y1'])}L${number(a['x2'])} ${number(a['y2'])}`;
+    default:
+      return `M${a['points'] ?? ''}${tag === 'polygon' ? 'z' : ''}`;
+  }
+}
+
+interface Subpath {
+  readonly start: Point;
+  readonly segments: Segment[];
+  closed: boolean;
+}
+
+const same = (a: Point, b: Point, tolerance: number): boolean =>
+  Math.hypot(a[0] - b[0], a[1] - b[1]) <= tolerance;
+
+/** Adds one absolute command of the path language to a subpath; y is turned up. */
+function addCommand(sub: Subpath, command: readonly (string | number)[], from: Point): void {
+  const n = command.slice(1).map(Number);
+  const at = (i: number): Point => [n[i] ?? 0, -(n[i + 1] ?? 0)];
+  switch (command[0]) {
+    case 'L':
+      return void sub.segments.push({ kind: 'line', to: at(0) });
+    case 'H':
+      return void sub.segments.push({ kind: 'line', to: [n[0] ?? 0, from[1]] });
+    case 'V':
+      return void sub.segments.push({ kind: 'line', to: [from[0], -(n[0] ?? 0)] });
+    case 'C':
+      return void sub.segments.push({ kind: 'cubic', c1: at(0), c2: at(2), to: at(4) });
+    case 'Q': {
+      const [q, to] = [at(0), at(2)];
+      const mix = (a: Point, b: Point): Point => [
+        a[0] + ((b[0] - a[0]) * 2) / 3,
+        a[1] + ((b[1] - a[1]) * 2) / 3,
+      ];
+      return void sub.segments.push({ kind: 'cubic', c1: mix(from, q), c2: mix(to, q), to });
+    }
+    case 'A': {
+      // y turned up mirrors the turn and the sense of the arc.
+      const turn = (-(n[2] ?? 0) * Math.PI) / 180;
+      sub.segments.push(
+        ...endpointArc(from, at(5), [n[0] ?? 0, n[1] ?? 0], turn, n[3] === 1, n[4] !== 1),
+      );
+    }
+  }
+}
+
+function subpaths(data: string, transforms: readonly string[]): Subpath[] | null {
+  let path = svgpath(data);
+  for (const transform of [...transforms].reverse()) path = path.transform(transform);
+  const found: Subpath[] = [];
+  path
+    .abs()
+    .unshort()
+    .iterate((command, _index, x, y) => {
+      const from: Point = [x, -y];
+      const current = found[found.length - 1];
+      if (command[0] === 'M')
+        found.push({
+          start: [Number(command[1]), -Number(command[2])],
+          segments: [],
+          closed: false,
+        });
+      else if (command[0] === 'Z' || command[0] === 'z') {
+        if (current) current.closed = true;
+      } else if (current?.closed) {
+        // After a close the next stretch begins where the closed one began.
+        const next: Subpath = { start: current.start, segments: [], closed: false };
+        addCommand(next, command, next.start);
+        found.push(next);
+      } else if (current) addCommand(current, command, from);
+    });
+  return (path as unknown as { err?: string }).err ? null : found;
+}
+
+function shapesOf(
+  name: string,
+  data: string,
+  transforms: readonly string[],
+  leftOut: LeftOutList,
+): FoundShape[] {
+  const found = subpaths(data, transforms);
+  if (!found) leftOut.add('path that cannot be read');
+  return (found ?? []).flatMap((sub, i) => {
+    const end = sub.segments[sub.segments.length - 1]?.to;
+    if (!end) return [];
+    const size = sub.segments.reduce(
+      (most, s) => Math.max(most, Math.hypot(s.to[0] - sub.start[0], s.to[1] - sub.start[1])),
+      0,
+    );
+    const meets = same(end, sub.start, 1e-9 * size);
+    if (sub.closed && !meets) sub.segments.push({ kind: 'line', to: sub.start });
+    const path: Path = { start: sub.start, segments: sub.segments };
+    return [
+      foundShape(
+        found && found.length > 1 ? `${name}, part ${i + 1}` : name,
+        path,
+        sub.closed || meets,
+      ),
+    ];
+  });
+}
+
+/** Metres in a user unit, from the size and the viewBox of the root; null when it does not say. */
+function unitOf(root: Attributes): number | null {
+  const read = /^\s*([\d.]+(?:e[+-]?\d+)?)\s*([a-z]+)\s*$/i.exec(root['width'] ?? '');
+  const scale = PHYSICAL[(read?.[2] ?? '').toLowerCase()];
+  if (!read || scale === undefined) return null;
+  const widthM = Number(read[1]) * scale;
+  const box = (root['viewBox'] ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
+  const units =
+    box.length === 4 && (box[2] ?? 0) > 0
+      ? (box[2] ?? 0)
+      : Number(read[1]) * (scale / (INCH_M / 96));
+  return widthM / units;
+}
+
+interface Walk {
+  readonly shapes: FoundShape[];
+  readonly leftOut: LeftOutList;
+  segments: number;
+}
+
+function visit(
+  nodes: readonly XmlNode[],
+  transforms: readonly string[],
+  walk: Walk,
+  depth: number,
+): void {
+  for (const node of nodes) {
+    const tag = Object.keys(node).find((key) => key !== ':@' && key !== '#text');
+    if (!tag || SILENT.includes(tag)) continue;
+    const attributes = (node[':@'] ?? {}) as Attributes;
+    const own = attributes['transform'] ? [...transforms, attributes['transform']] : transforms;
+    if ((tag === 'g' || tag === 'a') && depth < 50)
+      visit(node[tag] as XmlNode[], own, walk, depth + 1);
+    else if (DRAWN.includes(tag)) {
+      const name = attributes['id'] ?? `${tag} ${walk.shapes.length + 1}`;
+      const shapes = shapesOf(name, pathData(tag, attributes), own, walk.leftOut);
+      walk.segments += shapes.reduce((sum, s) => sum + s.path.segments.length, 0);
+      if (walk.segments > DRAWING_LIMITS.segments) return;
+      walk.shapes.push(...shapes);
+    } else walk.leftOut.add(tag);
+  }
+}
+
+/**
+ * Reads the outlines of an SVG file. Nothing in it is run and nothing it names is fetched: scripts,
+ * pictures and references are told as left out; a document type, which could define entities, is refused.
+ * @param text the file, at most 20 million characters
+ * @returns shapes in user units (y up), the unit when the file states one; or one issue: `not-allowed`
+ *   (document type, not SVG), `does-not-fit` (too large)
+ * Source: W3C SVG 2: basic shapes, path data, nested transforms, viewBox.
+ */
+export function readSvg(text: string): Result<DrawingRead> {
+  const refuse = (what: string) => fail({ code: 'not-allowed', path: ['text'], value: what });
+  const { characters, segments } = DRAWING_LIMITS;
+  const tooLarge = (value: number, max: number) =>
+    fail({ code: 'does-not-fit', path: ['text'], value, allowed: { max } });
+  if (text.length > characters) return tooLarge(text.length, characters);
+  if (/<!(DOCTYPE|ENTITY)/i.test(text)) return refuse('document type or entities');
+  let nodes: XmlNode[];
+  try {
+    const parser = new XMLParser({
+      preserveOrder: true,
+      ignoreAttributes: false,
+      attributeNamePrefix: '',
+      processEntities: false,
+      removeNSPrefix: true,
+    });
+    nodes = parser.parse(text) as XmlNode[];
+  } catch {
+    return refuse('not XML');
+  }
+  const root = nodes.find((node) => 'svg' in node);
+  if (!root) return refuse('not SVG');
+  const walk: Walk = { shapes: [], leftOut: new LeftOutList(), segments: 0 };
+  visit(root['svg'] as XmlNode[], [], walk, 0);
+  if (walk.segments > segments) return tooLarge(walk.segments, segments);
+  return ok({
+    shapes: walk.shapes,
+    unitM: unitOf((root[':@'] ?? {}) as Attributes),
+    leftOut: walk.leftOut.list(),
+  });
+}
