@@ -65,7 +65,9 @@ function polyline(vertices: readonly Vertex[], closed: boolean): Stretch {
     const [from, next] = [xy(vertices[i]), xy(vertices[(i + 1) % vertices.length])];
     if (Math.hypot(next[0] - from[0], next[1] - from[1]) === 0) continue;
     const bulge = vertices[i]?.bulge ?? 0;
-    if (bulge === 0) segments.push({ kind: 'line', to: next });
+    // A point that is missing makes the stretch unsound; it is left out below.
+    const sound = [...from, ...next, bulge].every(Number.isFinite);
+    if (bulge === 0 || !sound) segments.push({ kind: 'line', to: next });
     else segments.push(...bulgeSegments(from, next, bulge));
   }
   return { start: xy(vertices[0]), segments };

@@ -106,10 +106,11 @@ function addCommand(sub: Subpath, command: readonly (string | number)[], from: P
     case 'A': {
       // y turned up mirrors the turn and the sense of the arc.
       const turn = (-(n[2] ?? 0) * Math.PI) / 180;
-      sub.segments.push(
+      return void sub.segments.push(
         ...endpointArc(from, at(5), [n[0] ?? 0, n[1] ?? 0], turn, n[3] === 1, n[4] !== 1),
       );
     }
+    default: // M and Z begin and end subpaths; the caller sees to them.
   }
 }
 
@@ -152,6 +153,13 @@ function shapesOf(
   return (found ?? []).flatMap((sub, i) => {
     const end = sub.segments[sub.segments.length - 1]?.to;
     if (!end) return [];
+    const known = [sub.start, ...sub.segments.map((s) => s.to)].every((p) =>
+      p.every(Number.isFinite),
+    );
+    if (!known) {
+      leftOut.add('path that cannot be read');
+      return [];
+    }
     const size = sub.segments.reduce(
       (most, s) => Math.max(most, Math.hypot(s.to[0] - sub.start[0], s.to[1] - sub.start[1])),
       0,

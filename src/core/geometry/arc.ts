@@ -92,7 +92,8 @@ export function endpointArc(
   positive: boolean,
 ): Segment[] {
   let [rx, ry] = [Math.abs(radii[0]), Math.abs(radii[1])];
-  if (!(rx > 0 && ry > 0)) return [{ kind: 'line', to }];
+  const known = [...from, ...to, turn, rx, ry].every(Number.isFinite);
+  if (!known || !(rx > 0 && ry > 0)) return [{ kind: 'line', to }];
   if (from[0] === to[0] && from[1] === to[1]) return [];
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
   const [hx, hy] = [(from[0] - to[0]) / 2, (from[1] - to[1]) / 2];
@@ -112,6 +113,8 @@ export function endpointArc(
   let sweep = end - begin;
   if (positive && sweep < 0) sweep += 2 * Math.PI;
   if (!positive && sweep > 0) sweep -= 2 * Math.PI;
+  // Numbers too large to reckon with: the caller finds a point that is not finite, or a line.
+  if (![...centre, rx, ry, sweep].every(Number.isFinite)) return [{ kind: 'line', to }];
   const segments = arcSegments({ centre, rx, ry, turn, from: begin, sweep });
   return segments.map((seg, i) => (i === segments.length - 1 ? { ...seg, to } : seg));
 }

@@ -1,0 +1,220 @@
+import { runCompute, COMPUTATIONS } from './compute';
+import { coatLedger, type LedgerInput } from './coat';
+import { readDxf, readSvg } from './exchange';
+import { checkShape, measureShape, type Shape } from './geometry';
+import { seededRandom } from './numeric';
+import { coatClock, instantAtRipe, ripeSeconds, splitMix, workingTime } from './resin';
+import { TEST_SHEET } from './resin/test/sheet';
+import { fromSI, parseQuantity, toSI, UNITS } from './units';
+
+const HOUR = 3_600_000;
+
+describe('nothing that comes from outside makes the program throw (seeded)', () => {
+  const random = seededRandom(2024);
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
+  const names = Object.keys(COMPUTATIONS);
+  const odd = [NaN, Infinity, -1, 0, 1e308, '', 'x', null, true, [], {}, [[]], { kind: 'disc' }];
+
+  const rubbish = (depth: number): unknown => {
+    if (depth === 0 || random() < 0.4) return pick(odd);
+    const keys = [
+      'kind',
+      'areas',
+      'sheet',
+      'times',
+      'history',
+      'parts',
+      'ratio',
+      'text',
+      'outer',
+      'start',
+      'segments',
+    ];
+    return Object.fromEntries(Array.from({ length: 4 }, () => [pick(keys), rubbish(depth - 1)]));
+  };
+
+  it('2000 requests to runCompute end in a result or in faults with words', () => {
+    for (let i = 0; i < 2000; i += 1) {
+      const answer = runCompute({ compute: pick(names), input: rubbish(4) });
+      if (answer.ok) continue;
+      expect(answer.faults.length).toBeGreaterThan(0);
+      for (const fault of answer.faults) expect(fault.message.length).toBeGreaterThan(3);
+    }
+  });
+
+  it('500 broken SVG and DXF files', () => {
+    const svg =
+      '<svg width="10mm" viewBox="0 0 10 10"><g transform="rotate(3)"><path d="M0 0A3 3 0 0 1 6 0C1 2 3 4 5 6Z"/><rect x="1" width="3" height="4" rx="1"/></g></svg>';
+    const dxf =
+      '0\nSECTION\n2\nENTITIES\n0\nLWPOLYLINE\n90\n2\n70\n1\n10\n0\n20\n0\n42\n1\n10\n4\n20\n0\n0\nARC\n10\n0\n20\n0\n40\n3\n50\n0\n51\n90\n0\nENDSEC\n0\nEOF\n';
+    const mutate = (text: string): string => {
+      const at = Math.floor(random() * text.length);
+      const way = random();
+      if (way < 0.3) return text.slice(0, at);
+      if (way < 0.6) return text.slice(0, at) + text.slice(at + 1 + Math.floor(random() * 8));
+      return (
+        text.slice(0, at) +
+        pick(['<', '"', '0', '-', 'NaN', '1e999', '\n', 'Z', '&x;']) +
+        text.slice(at)
+      );
+    };
+    for (let i = 0; i < 250; i += 1) {
+      for (const result of [readSvg(mutate(mutate(svg)))]) {
+        if (!result.ok) expect(result.issues).toHaveLength(1);
+        else for (const shape of result.value.shapes) expect(shape.name.length).toBeGreaterThan(0);
+      }
+    }
+  });
+
+  it('1000 strings to parseQuantity', () => {
+    const bits = [
+      '1',
+      '2.5',
+      ',',
+      '/',
+      ' ',
+      'in',
+      'mm',
+      '"',
+      "'",
+      'fl oz',
+      '-',
+      '½',
+      'e',
+      '%',
+      '°',
+      'C',
+      'h',
+      'µ',
+      '∞',
+    ];
+    for (let i = 0; i < 1000; i += 1) {
+      const text = Array.from({ length: 1 + Math.floor(random() * 6) }, () => pick(bits)).join('');
+      const result = parseQuantity(
+        text,
+        pick(['length', 'temperature', 'volume', 'duration']),
+        'mm',
+      );
+      if (result.ok) expect(Number.isFinite(result.value)).toBe(true);
+      else expect(result.issues[0]?.code).toBeDefined();
+    }
+  });
+});
+
+describe('what must hold for any sound input (seeded)', () => {
+  const random = seededRandom(99);
+
+  it('units: there and back for every unit', () => {
+    for (const { symbol } of UNITS)
+      for (const value of [0, 1, 37.5, 1e-6, 1e6])
+        expect(Math.abs(fromSI(toSI(value, symbol), symbol) - value)).toBeLessThanOrEqual(
+          1e-9 * Math.max(1, value),
+        );
+  });
+
+  it('shapes: area and edge scale with size squared and size', () => {
+    for (let i = 0; i < 100; i += 1) {
+      const [w, h, k] = [0.05 + random(), 0.05 + random(), 0.5 + random()];
+      const shapes: [Shape, Shape][] = [
+        [
+          { kind: 'rectangle', widthM: w, heightM: h },
+          { kind: 'rectangle', widthM: w * k, heightM: h * k },
+        ],
+        [
+          { kind: 'ellipse', widthM: w, heightM: h },
+          { kind: 'ellipse', widthM: w * k, heightM: h * k },
+        ],
+        [
+          { kind: 'disc', diameterM: w },
+          { kind: 'disc', diameterM: w * k },
+        ],
+      ];
+      for (const [one, scaled] of shapes) {
+        expect(checkShape(one).ok).toBe(true);
+        const [a, b] = [measureShape(one), measureShape(scaled)];
+        expect(b.areaM2 / a.areaM2).toBeCloseTo(k * k, 9);
+        expect(b.perimeterM / a.perimeterM).toBeCloseTo(k, 9);
+        // The isoperimetric inequality: no shape has less edge for its area than a disc.
+        expect(a.perimeterM ** 2).toBeGreaterThanOrEqual(4 * Math.PI * a.areaM2 * (1 - 1e-12));
+      }
+    }
+  });
+
+  it('ripe time: adds up over any cut, grows with time and with warmth', () => {
+    for (let i = 0; i < 100; i += 1) {
+      const history = Array.from({ length: 4 }, (_, n) => ({
+        fromMs: n * 5 * HOUR,
+        temperatureK: 280 + 25 * random(),
+      }));
+      const [a, b] = [random() * 10 * HOUR, (10 + random() * 10) * HOUR];
+      const middle = a + random() * (b - a);
+      const ripe = (from: number, to: number) => ripeSeconds(history, from, to, TEST_SHEET);
+      expect(ripe(a, middle) + ripe(middle, b)).toBeCloseTo(ripe(a, b), 6);
+      const warmer = history.map((s) => ({ ...s, temperatureK: s.temperatureK + 2 }));
+      expect(ripeSeconds(warmer, a, b, TEST_SHEET)).toBeGreaterThan(ripe(a, b));
+      expect(instantAtRipe(warmer, a, 50_000, TEST_SHEET)).toBeLessThan(
+        instantAtRipe(history, a, 50_000, TEST_SHEET),
+      );
+    }
+  });
+
+  it('clock: every window of a warmer room opens earlier, and windows never close before they open', () => {
+    for (let i = 0; i < 40; i += 1) {
+      const temperatureK = 281 + 20 * random();
+      const at = (k: number) =>
+        coatClock({
+          pouredMs: 0,
+          nowMs: HOUR,
+          history: [{ fromMs: 0, temperatureK: k }],
+          sheet: TEST_SHEET,
+        });
+      const [cool, warm] = [at(temperatureK), at(temperatureK + 3)];
+      cool.windows.forEach((w, n) => {
+        expect(warm.windows[n]?.opensMs).toBeLessThan(w.opensMs);
+        if (w.closesMs !== null) expect(w.closesMs).toBeGreaterThanOrEqual(w.opensMs);
+      });
+      expect(workingTime(TEST_SHEET, 0.2, temperatureK + 3)).toBeLessThan(
+        workingTime(TEST_SHEET, 0.2, temperatureK),
+      );
+    }
+  });
+
+  it('ledger: more certainty means more reserve; a longer rest leaves a thicker edge', () => {
+    const input = (confidence: number, restS: number): LedgerInput => ({
+      areas: [
+        {
+          name: 'Face',
+          areaM2: 0.1,
+          areaSigmaM2: 2e-4,
+          count: 2,
+          openEdgeLengthM: 1.2,
+          edgeHeightM: 0.02,
+        },
+      ],
+      thicknessM: 1.6e-3,
+      densityKgM3: 1100,
+      law: TEST_SHEET,
+      restS,
+      reserve: { by: 'risk', confidence },
+    });
+    const total = (confidence: number, restS = 0) => {
+      const result = coatLedger(input(confidence, restS));
+      if (!result.ok) throw new Error('no ledger');
+      return result.value;
+    };
+    const totals = [0.5, 0.8, 0.9, 0.95, 0.99, 0.999].map((c) => total(c).totalM3);
+    expect(totals).toEqual([...totals].sort((a, b) => a - b));
+    expect(total(0.5).totalM3).toBeCloseTo(total(0.5).neededM3, 15);
+    const films = [0, 300, 900, 1800].map((rest) => total(0.95, rest).edgeFilmM);
+    expect(films).toEqual([...films].sort((a, b) => a - b));
+    // Rest gains 2^(rest / 2 Td): 12 min of rest is a factor √2.
+    expect(total(0.95, 720).edgeFilmM / total(0.95).edgeFilmM).toBeCloseTo(Math.SQRT2, 9);
+  });
+
+  it('mix: twice the volume is twice of both parts', () => {
+    const [one, two] = [splitMix(1e-4, TEST_SHEET), splitMix(2e-4, TEST_SHEET)];
+    if (!one.ok || !two.ok) throw new Error('no split');
+    expect(two.value.aKg / one.value.aKg).toBeCloseTo(2, 12);
+    expect(two.value.massBPer100A).toBe(one.value.massBPer100A);
+  });
+});
