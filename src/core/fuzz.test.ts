@@ -59,7 +59,7 @@ describe('nothing that comes from outside makes the program throw (seeded)', () 
       );
     };
     for (let i = 0; i < 250; i += 1) {
-      for (const result of [readSvg(mutate(mutate(svg)))]) {
+      for (const result of [readSvg(mutate(mutate(svg))), readDxf(mutate(mutate(dxf)))]) {
         if (!result.ok) expect(result.issues).toHaveLength(1);
         else for (const shape of result.value.shapes) expect(shape.name.length).toBeGreaterThan(0);
       }

@@ -80,7 +80,8 @@ function arcStretch(
   turn: number,
   from: number,
   to: number,
-): Stretch {
+): Stretch | null {
+  if (![...centre, rx, ry, turn, from, to].every(Number.isFinite)) return null;
   const around = (((to - from) % TURN) + TURN) % TURN;
   const sweep = around < 1e-9 ? TURN : around;
   const start = arcPoint({ centre, rx, ry, turn }, from);
@@ -99,7 +100,7 @@ function stretchOf(e: Entity): Stretch | null {
     case 'CIRCLE':
     case 'ARC': {
       const r = e.radius ?? 0;
-      if (!(r > 0)) return null;
+      if (!(r > 0 && r < Infinity)) return null;
       return arcStretch(
         xy(e.center),
         r,
@@ -181,6 +182,25 @@ function closeUp({ start, segments }: Stretch): Path {
 }
 
 /**
+ * Whether a file is built as a DXF is: pairs of a whole-number code and a value, sections closed, EOF last.
+ * The parser relies on it; on some files that break it, it would look for their end for ever.
+ */
+function wellBuilt(text: string): boolean {
+  const lines = text.trimEnd().split(/\r\n|\r|\n/);
+  let section = false;
+  for (let i = 0; i + 1 < lines.length; i += 2) {
+    if (!/^\s*-?\d+\s*$/.test(lines[i] ?? '')) return false;
+    const value = Number(lines[i]) === 0 ? (lines[i + 1] ?? '').trim() : '';
+    if (value === 'SECTION' || value === 'ENDSEC') {
+      if (section === (value === 'SECTION')) return false;
+      section = value === 'SECTION';
+    }
+    if (value === 'EOF') return !section && i + 2 >= lines.length;
+  }
+  return false;
+}
+
+/**
  * Reads the outlines of a DXF file; lines and arcs whose ends meet are joined into closed shapes.
  * @param text ASCII DXF, at most 20 million characters
  * @returns shapes in drawing units, the unit from $INSUNITS; unknown entities are told as left out; or
@@ -198,7 +218,7 @@ export function readDxf(text: string): Result<DrawingRead> {
     });
   let parsed: ReturnType<DxfParser['parseSync']>;
   try {
-    parsed = new DxfParser().parseSync(text);
+    parsed = wellBuilt(text) ? new DxfParser().parseSync(text) : null;
   } catch {
     parsed = null;
   }
