@@ -110,7 +110,11 @@ function addCommand(sub: Subpath, command: readonly (string | number)[], from: P
         ...endpointArc(from, at(5), [n[0] ?? 0, n[1] ?? 0], turn, n[3] === 1, n[4] !== 1),
       );
     }
-    default: // M and Z begin and end subpaths; the caller sees to them.
+    case 'M':
+    case 'Z':
+    case undefined:
+      // They begin and end subpaths; the caller sees to them.
+      return;
   }
 }
 
