@@ -66,6 +66,32 @@ describe('nothing that comes from outside makes the program throw (seeded)', () 
     }
   });
 
+  it('400 DXF files with records lost, renamed and put in: the parser never looks for an end for ever', () => {
+    const records =
+      '0 SECTION 2 HEADER 9 $INSUNITS 70 4 0 ENDSEC 0 SECTION 2 BLOCKS 0 BLOCK 2 b 0 ENDBLK 0 ENDSEC ' +
+      '0 SECTION 2 TABLES 0 TABLE 2 LAYER 70 1 0 LAYER 2 x 0 ENDTAB 0 ENDSEC 0 SECTION 2 ENTITIES ' +
+      '0 LWPOLYLINE 90 2 70 1 10 0 20 0 42 1 10 4 20 0 0 POLYLINE 66 1 0 VERTEX 10 1 20 1 0 VERTEX 10 2 20 3 0 SEQEND ' +
+      '0 SPLINE 71 3 73 4 10 0 20 0 0 ARC 10 0 20 0 40 3 50 0 51 90 0 ENDSEC 0 EOF';
+    const names =
+      'SECTION ENDSEC TABLE ENDTAB BLOCK ENDBLK VERTEX SEQEND POLYLINE LWPOLYLINE HEADER '
+        .concat('ENTITIES TABLES BLOCKS CLASSES OBJECTS MTEXT INSERT DIMENSION HATCH 0 -1 99999')
+        .split(' ');
+    for (let i = 0; i < 400; i += 1) {
+      const lines = records.split(' ');
+      for (let k = 0; k < 1 + Math.floor(random() * 4); k += 1) {
+        const at = 2 * Math.floor((random() * lines.length) / 2);
+        const way = random();
+        if (way < 0.35) lines.splice(at, 2 * (1 + Math.floor(random() * 4)));
+        else if (way < 0.7) lines[at + 1] = pick(names);
+        else if (way < 0.85) lines.splice(at, 0, pick(['0', '2', '70', '90', '10']), pick(names));
+        else lines[at] = pick(['0', '2', '70', '10', '999', '1001', '-5']);
+      }
+      const result = readDxf(lines.join('\n'));
+      if (!result.ok) expect(result.issues).toHaveLength(1);
+      else for (const shape of result.value.shapes) expect(shape.area).toBeGreaterThanOrEqual(0);
+    }
+  });
+
   it('1000 strings to parseQuantity', () => {
     const bits = [
       '1',

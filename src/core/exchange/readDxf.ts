@@ -3,6 +3,8 @@ import {
   arcPoint,
   arcSegments,
   bulgeSegments,
+  controlPoints,
+  walk,
   type Path,
   type Point,
   type Segment,
@@ -15,6 +17,7 @@ import {
   type DrawingRead,
   type FoundShape,
 } from './drawing';
+import { soundDxf } from './soundDxf';
 import { splinePoints } from './splinePoints';
 
 /** Values of $INSUNITS that are lengths of a bench, m. Source: DXF reference, header section (from memory). */
@@ -182,25 +185,6 @@ function closeUp({ start, segments }: Stretch): Path {
 }
 
 /**
- * Whether a file is built as a DXF is: pairs of a whole-number code and a value, sections closed, EOF last.
- * The parser relies on it; on some files that break it, it would look for their end for ever.
- */
-function wellBuilt(text: string): boolean {
-  const lines = text.trimEnd().split(/\r\n|\r|\n/);
-  let section = false;
-  for (let i = 0; i + 1 < lines.length; i += 2) {
-    if (!/^\s*-?\d+\s*$/.test(lines[i] ?? '')) return false;
-    const value = Number(lines[i]) === 0 ? (lines[i + 1] ?? '').trim() : '';
-    if (value === 'SECTION' || value === 'ENDSEC') {
-      if (section === (value === 'SECTION')) return false;
-      section = value === 'SECTION';
-    }
-    if (value === 'EOF') return !section && i + 2 >= lines.length;
-  }
-  return false;
-}
-
-/**
  * Reads the outlines of a DXF file; lines and arcs whose ends meet are joined into closed shapes.
  * @param text ASCII DXF, at most 20 million characters
  * @returns shapes in drawing units, the unit from $INSUNITS; unknown entities are told as left out; or
@@ -216,23 +200,26 @@ export function readDxf(text: string): Result<DrawingRead> {
       value: text.length,
       allowed: { max: characters },
     });
+  const leftOut = new LeftOutList();
+  const sound = soundDxf(text, leftOut);
   let parsed: ReturnType<DxfParser['parseSync']>;
   try {
-    parsed = wellBuilt(text) ? new DxfParser().parseSync(text) : null;
+    parsed = sound === null ? null : new DxfParser().parseSync(sound);
   } catch {
     parsed = null;
   }
   if (!parsed?.entities)
     return fail({ code: 'not-allowed', path: ['text'], value: 'not a DXF file' });
-  const leftOut = new LeftOutList();
   const stretches = (parsed.entities as Entity[]).flatMap((entity) => {
     const stretch = stretchOf(entity);
-    const sound =
+    const whole =
       stretch &&
       stretch.segments.length > 0 &&
-      stretch.segments.every((s) => s.to.every(Number.isFinite));
-    if (!sound) leftOut.add(entity.type);
-    return sound ? [stretch] : [];
+      [...walk(stretch)].every(({ from, segment }) =>
+        controlPoints(from, segment).flat().every(Number.isFinite),
+      );
+    if (!whole) leftOut.add(entity.type);
+    return whole ? [stretch] : [];
   });
   const count = stretches.reduce((sum, s) => sum + s.segments.length, 0);
   if (count > segments)
