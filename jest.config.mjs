@@ -1,10 +1,21 @@
 import nextJest from 'next/jest.js';
 
-export default nextJest({ dir: './' })({
+/** Packages that ship ES modules only; Jest has to translate them. */
+const MODULES_ONLY = ['d3-contour', 'd3-array', 'internmap', 'fast-png', 'fflate', 'iobuffer'];
+
+const prepare = nextJest({ dir: './' })({
   testEnvironment: 'node',
   roots: ['<rootDir>/src'],
-  testMatch: ['**/*.test.ts'],
+  testMatch: process.env.BENCH ? ['**/*.bench.ts'] : ['**/*.test.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   setupFiles: ['fake-indexeddb/auto'],
   clearMocks: true,
 });
+
+/** next/jest sets its own list of what is not translated; it is replaced, not added to. */
+export default async function config() {
+  return {
+    ...(await prepare()),
+    transformIgnorePatterns: [`/node_modules/(?!(${MODULES_ONLY.join('|')})/)`],
+  };
+}

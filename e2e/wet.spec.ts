@@ -70,8 +70,9 @@ test('one batch serves two pieces, poured one after the other, each with its own
   await expect(page.getByRole('button', { name: /Covered/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Poured: Viaduct painting' }).click();
   await page.getByRole('button', { name: /Covered/ }).click();
-  const times = await page.getByRole('button', { name: /Recoat opens/ }).allInnerTexts();
-  expect(times).toHaveLength(2);
+  const opens = page.getByRole('button', { name: /Recoat opens/ });
+  await expect(opens).toHaveCount(2);
+  const times = await opens.allInnerTexts();
   expect(times[0]).not.toBe(times[1]);
   await expectAccessible(page);
   // A wrong tap on the cover can be undone from here.

@@ -1,7 +1,8 @@
 import { DEFAULT_REST_S, coatLedger } from '@/core/coat';
-import { measureShape, type Shape } from '@/core/geometry';
+import type { Shape } from '@/core/geometry';
 import { massRatioBA, mixDensity, splitMix } from '@/core/resin';
 import { seededRandom } from '@/core/numeric';
+import { ledgerArea, plainArea } from '@/data/records/area';
 import type {
   Area,
   Batch,
@@ -29,6 +30,8 @@ interface PieceSpec {
   readonly shape: Shape;
   readonly edgeHeightM: number;
   readonly edges: readonly EdgeKind[];
+  readonly face?: Partial<Omit<Area, 'id' | 'pieceId'>>;
+  readonly about?: Partial<Pick<Piece, 'use' | 'marks' | 'level'>>;
 }
 
 interface CoatSpec {
@@ -88,7 +91,7 @@ export class DemoBuilder {
   }
 
   piece(atMs: number, spec: PieceSpec): Piece {
-    const { name, count = 1, support, note, shape, edgeHeightM, edges } = spec;
+    const { name, count = 1, support, note, shape, edgeHeightM, edges, about = {} } = spec;
     const piece: Piece = {
       id: this.id('piece'),
       name,
@@ -96,20 +99,21 @@ export class DemoBuilder {
       support,
       note,
       createdMs: Math.round(atMs),
+      use: { hotCups: false, food: false, daylight: false },
+      marks: [],
+      level: null,
+      ...about,
     };
-    const sides = measureShape(shape).sideLengthsM.length;
-    const edgeKinds = Array.from({ length: sides }, (_, i) => edges[i % edges.length] ?? 'open');
     this.pieces.push(piece);
-    this.areas.push({
-      id: this.id('area'),
-      pieceId: piece.id,
-      name: 'Face',
-      shape,
-      edgeHeightM,
-      edgeKinds,
-    });
+    this.area(piece, { ...plainArea(shape, edgeHeightM, edges), ...spec.face });
     this.write(atMs, 'piece added', { pieceId: piece.id, text: name });
     return piece;
+  }
+
+  area(piece: Piece, area: Omit<Area, 'id' | 'pieceId'>): Area {
+    const row = { ...area, id: this.id('area'), pieceId: piece.id };
+    this.areas.push(row);
+    return row;
   }
 
   /** A planned coat; `pour` lays it. */
@@ -146,21 +150,7 @@ export class DemoBuilder {
     const ledger = coatLedger({
       areas: this.areas
         .filter((a) => coat.areaIds.includes(a.id))
-        .map((a) => {
-          const { areaM2, areaSigmaM2, sideLengthsM } = measureShape(a.shape);
-          const openEdgeLengthM = sideLengthsM.reduce(
-            (s, l, i) => s + (a.edgeKinds[i] === 'open' ? l : 0),
-            0,
-          );
-          return {
-            name: a.name,
-            areaM2,
-            areaSigmaM2,
-            count: piece.count,
-            openEdgeLengthM,
-            edgeHeightM: a.edgeHeightM,
-          };
-        }),
+        .map((a) => ledgerArea(a, piece.count)),
       thicknessM: coat.thicknessM,
       densityKgM3: mixDensity(resin.sheet),
       law: resin.sheet,

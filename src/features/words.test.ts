@@ -1,6 +1,6 @@
 import type { Issue } from '@/core/result';
 import { CURING_STATES, splitMix } from '@/core/resin';
-import { DEFECT_KINDS, DEFAULT_SETTINGS, SUPPORTS } from '@/data/records/types';
+import { DEFECT_KINDS, DEFAULT_SETTINGS, SUPPORTS, type Area } from '@/data/records/types';
 import { pieceViews } from './common/coatView';
 import {
   scaleExplanation,
@@ -10,7 +10,8 @@ import {
   wantedBExplanation,
   workingExplanation,
 } from './common/explanations';
-import { clockExplanation, ledgerOf, openEdgeLengthM } from './common/coatView';
+import { ledgerArea } from '@/data/records/area';
+import { clockExplanation, ledgerOf } from './common/coatView';
 import { FieldReader } from './common/fieldReader';
 import { resolverOf } from './common/formErrors';
 import { issueText } from './common/issueText';
@@ -159,10 +160,14 @@ describe('explanations', () => {
 
   it('counts open edges only', () => {
     const area = view.areas[0];
-    expect(area && openEdgeLengthM(area)).toBeCloseTo(1.4, 12);
-    expect(
-      area && openEdgeLengthM({ ...area, edgeKinds: ['doming', 'doming', 'dammed', 'dammed'] }),
-    ).toBe(0);
+    const open = (a: Area) => ledgerArea(a, 1).openEdges.reduce((sum, e) => sum + e.areaM2, 0);
+    // Two short sides and a long one of 600 × 400 mm, 18 mm thick.
+    expect(area && open(area)).toBeCloseTo(1.4 * 0.018, 12);
+    const closed = (a: Area): Area => ({
+      ...a,
+      edges: a.edges.map((e) => ({ ...e, kind: 'doming' })),
+    });
+    expect(area && open(closed(area))).toBe(0);
   });
 });
 

@@ -10,7 +10,12 @@ export function answer(data: unknown): WorkerMessage | null {
     if (response.ok) return { type: 'result', id, result: response.result };
     return { type: 'failure', id, faults: response.faults };
   } catch (error) {
-    const message = error instanceof Error ? error.message : String(error);
-    return { type: 'failure', id, faults: [{ code: 'internal', path: [], message }] };
+    return internalFailure(id, error);
   }
+}
+
+/** What the worker says when it failed for a reason of its own. */
+export function internalFailure(id: number, error: unknown): WorkerMessage {
+  const message = error instanceof Error ? error.message : String(error);
+  return { type: 'failure', id, faults: [{ code: 'internal', path: [], message }] };
 }

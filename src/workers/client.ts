@@ -1,5 +1,5 @@
 import type { ComputeInput, ComputeName, ComputeOutput, Fault } from '@/core/compute';
-import { isWorkerMessage, type ComputeRequest } from './protocol';
+import { isWorkerMessage, type TraceAnswer, type TraceAsk, type WorkerRequest } from './protocol';
 
 /** The computation refused its input, or the worker died or took too long. */
 export class ComputeError extends Error {
@@ -11,7 +11,7 @@ export class ComputeError extends Error {
 
 /** The part of a Worker that the client needs; a test passes its own. */
 export interface WorkerLike {
-  postMessage(message: ComputeRequest): void;
+  postMessage(message: WorkerRequest): void;
   terminate(): void;
   onmessage: ((event: { data: unknown }) => void) | null;
   onerror: ((event: { message?: string; preventDefault?: () => void }) => void) | null;
@@ -19,6 +19,7 @@ export interface WorkerLike {
 
 interface Waiting {
   readonly settle: (outcome: { value: unknown } | { error: Error }) => void;
+  readonly onProgress: ((share: number) => void) | undefined;
 }
 
 const internal = (message: string) => new ComputeError([{ code: 'internal', path: [], message }]);
@@ -26,6 +27,7 @@ const internal = (message: string) => new ComputeError([{ code: 'internal', path
 export interface ComputeOptions {
   readonly signal?: AbortSignal;
   readonly timeoutMs?: number;
+  readonly onProgress?: (share: number) => void;
 }
 
 export interface ComputeClient {
@@ -34,6 +36,8 @@ export interface ComputeClient {
     input: ComputeInput<N>,
     options?: ComputeOptions,
   ): Promise<ComputeOutput<N>>;
+  /** Traces the outline of a piece in a photo. */
+  trace(ask: TraceAsk, options?: ComputeOptions): Promise<TraceAnswer>;
 }
 
 /**
@@ -57,13 +61,10 @@ export function createComputeClient(createWorker: () => WorkerLike): ComputeClie
     const fresh = createWorker();
     fresh.onmessage = ({ data }) => {
       if (!isWorkerMessage(data)) return;
-      waiting
-        .get(data.id)
-        ?.settle(
-          data.type === 'result'
-            ? { value: data.result }
-            : { error: new ComputeError(data.faults) },
-        );
+      const entry = waiting.get(data.id);
+      if (data.type === 'progress') entry?.onProgress?.(data.share);
+      else if (data.type === 'result') entry?.settle({ value: data.result });
+      else entry?.settle({ error: new ComputeError(data.faults) });
     };
     fresh.onerror = (event) => {
       event.preventDefault?.();
@@ -73,28 +74,42 @@ export function createComputeClient(createWorker: () => WorkerLike): ComputeClie
     return fresh;
   };
 
+  const ask = (
+    request: (id: number) => WorkerRequest,
+    { signal, timeoutMs = 30_000, onProgress }: ComputeOptions = {},
+  ): Promise<unknown> =>
+    new Promise((resolve, reject) => {
+      const id = nextId;
+      nextId += 1;
+      const onAbort = () => {
+        worker?.postMessage({ type: 'cancel', id });
+        settle({ error: new DOMException('Cancelled', 'AbortError') });
+      };
+      const timer = setTimeout(
+        () => drop(internal(`The computation took longer than ${timeoutMs / 1000} s.`)),
+        timeoutMs,
+      );
+      const settle: Waiting['settle'] = (outcome) => {
+        clearTimeout(timer);
+        signal?.removeEventListener('abort', onAbort);
+        waiting.delete(id);
+        if ('error' in outcome) reject(outcome.error);
+        else resolve(outcome.value);
+      };
+      waiting.set(id, { settle, onProgress });
+      if (signal?.aborted) return onAbort();
+      signal?.addEventListener('abort', onAbort);
+      ready().postMessage(request(id));
+    });
+
   return {
-    compute: (name, input, { signal, timeoutMs = 30_000 } = {}) =>
-      new Promise((resolve, reject) => {
-        const id = nextId;
-        nextId += 1;
-        const onAbort = () => settle({ error: new DOMException('Cancelled', 'AbortError') });
-        const timer = setTimeout(
-          () => drop(internal(`The computation took longer than ${timeoutMs / 1000} s.`)),
-          timeoutMs,
-        );
-        const settle: Waiting['settle'] = (outcome) => {
-          clearTimeout(timer);
-          signal?.removeEventListener('abort', onAbort);
-          waiting.delete(id);
-          if ('error' in outcome) reject(outcome.error);
-          else resolve(outcome.value as ComputeOutput<typeof name>);
-        };
-        waiting.set(id, { settle });
-        if (signal?.aborted) return onAbort();
-        signal?.addEventListener('abort', onAbort);
-        ready().postMessage({ type: 'compute', id, compute: name, input });
-      }),
+    compute: async (name, input, options) =>
+      (await ask(
+        (id) => ({ type: 'compute', id, compute: name, input }),
+        options,
+      )) as ComputeOutput<typeof name>,
+    trace: async (what, options) =>
+      (await ask((id) => ({ type: 'trace', id, ask: what }), options)) as TraceAnswer,
   };
 }
 

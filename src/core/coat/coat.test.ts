@@ -27,8 +27,8 @@ function input(
         areaM2,
         areaSigmaM2,
         count: 1,
-        openEdgeLengthM: edgeHeightM > 0 ? perimeterM : 0,
-        edgeHeightM,
+        openEdges:
+          edgeHeightM > 0 ? [{ areaM2: perimeterM * edgeHeightM, heightM: edgeHeightM }] : [],
       },
     ],
     thicknessM,

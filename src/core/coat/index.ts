@@ -6,6 +6,7 @@ export {
   THICKNESS_LIMITS_M,
   type Ledger,
   type LedgerArea,
+  type LedgerEdge,
   type LedgerInput,
   type LedgerLine,
   type LedgerLineId,

@@ -10,9 +10,13 @@ export interface LedgerArea {
   readonly areaM2: number;
   readonly areaSigmaM2: number;
   readonly count: number;
-  /** Total length of open edge stretches and the height of the edge below them. */
-  readonly openEdgeLengthM: number;
-  readonly edgeHeightM: number;
+  /** Each open stretch of edge: its unrolled area, m², and the height over which it drains, m. */
+  readonly openEdges: readonly LedgerEdge[];
+}
+
+export interface LedgerEdge {
+  readonly areaM2: number;
+  readonly heightM: number;
 }
 
 /** Schools of how much more than the sum to mix. */
@@ -86,8 +90,10 @@ function inputIssues(input: LedgerInput): Issue[] {
     check(['areas', i, 'areaM2'], area.areaM2, 1e-7, 100);
     check(['areas', i, 'areaSigmaM2'], area.areaSigmaM2, 0, 100);
     check(['areas', i, 'count'], area.count, COUNT_LIMITS.min, COUNT_LIMITS.max);
-    check(['areas', i, 'openEdgeLengthM'], area.openEdgeLengthM, 0, 100);
-    check(['areas', i, 'edgeHeightM'], area.edgeHeightM, 0, 1);
+    area.openEdges.forEach((edge, k) => {
+      check(['areas', i, 'openEdges', k, 'areaM2'], edge.areaM2, 0, 100);
+      check(['areas', i, 'openEdges', k, 'heightM'], edge.heightM, 0, 1);
+    });
   });
   check(['thicknessM'], input.thicknessM, THICKNESS_LIMITS_M.min, THICKNESS_LIMITS_M.max);
   check(['densityKgM3'], input.densityKgM3, 700, 2500);
@@ -134,10 +140,12 @@ function edgesLine({
   densityKgM3,
 }: LedgerInput): LedgerLine & { filmM: number } {
   const fluidity = fluidityLeft(law, restS);
-  const bands = areas.map((a) => ({
-    areaM2: a.openEdgeLengthM * a.edgeHeightM * a.count,
-    filmM: drainedEdgeMean(a.edgeHeightM, fluidity, densityKgM3),
-  }));
+  const bands = areas.flatMap((a) =>
+    a.openEdges.map((edge) => ({
+      areaM2: edge.areaM2 * a.count,
+      filmM: drainedEdgeMean(edge.heightM, fluidity, densityKgM3),
+    })),
+  );
   const areaM2 = bands.reduce((sum, b) => sum + b.areaM2, 0);
   const volumeM3 = bands.reduce((sum, b) => sum + b.areaM2 * b.filmM, 0);
   const filmM = areaM2 > 0 ? volumeM3 / areaM2 : 0;

@@ -75,8 +75,10 @@ export const COMPUTATIONS = {
             areaM2: number(),
             areaSigmaM2: number(),
             count: number().integer(),
-            openEdgeLengthM: number(),
-            edgeHeightM: number(),
+            openEdges: Joi.array()
+              .items(Joi.object({ areaM2: number(), heightM: number() }))
+              .max(60)
+              .required(),
           }),
         )
         .required(),

@@ -19,51 +19,42 @@ const path = () =>
       .required(),
   }).required();
 
+const bareParts = () => Joi.array().items(path()).max(50);
+/** A shape told by its dimensions; parts that stay bare may be left out. */
+const dimensioned = (dimensions: Joi.PartialSchemaMap) =>
+  Joi.object({ kind: Joi.string(), keepBare: bareParts(), ...dimensions });
+const KINDS = ['rectangle', 'roundedRectangle', 'disc', 'ellipse', 'regularPolygon', 'outline'];
+
 export const shapeSchema = Joi.alternatives()
   .conditional('.kind', {
     switch: [
       {
         is: Joi.valid('rectangle', 'ellipse'),
-        then: Joi.object({ kind: Joi.string(), widthM: number(), heightM: number() }),
+        then: dimensioned({ widthM: number(), heightM: number() }),
       },
       {
         is: 'roundedRectangle',
-        then: Joi.object({
-          kind: Joi.string(),
-          widthM: number(),
-          heightM: number(),
-          radiusM: number(),
-        }),
+        then: dimensioned({ widthM: number(), heightM: number(), radiusM: number() }),
       },
-      { is: 'disc', then: Joi.object({ kind: Joi.string(), diameterM: number() }) },
+      { is: 'disc', then: dimensioned({ diameterM: number() }) },
       {
         is: 'outline',
         then: Joi.object({
           kind: Joi.string(),
           outer: path(),
-          keepBare: Joi.array().items(path()).max(50).required(),
+          keepBare: bareParts().required(),
         }),
       },
       {
         is: 'regularPolygon',
-        then: Joi.object({
-          kind: Joi.string(),
+        then: dimensioned({
           sides: number(),
           sizeM: number(),
           across: Joi.valid('flats', 'corners').required(),
         }),
       },
     ],
-    otherwise: Joi.object({
-      kind: Joi.valid(
-        'rectangle',
-        'roundedRectangle',
-        'disc',
-        'ellipse',
-        'regularPolygon',
-        'outline',
-      ).required(),
-    }).unknown(),
+    otherwise: Joi.object({ kind: Joi.valid(...KINDS).required() }).unknown(),
   })
   .required();
 
@@ -118,4 +109,4 @@ export const reserveSchema = Joi.alternatives()
   })
   .required();
 
-export { number, positive, instant };
+export { number, positive, instant, point, path };

@@ -259,9 +259,9 @@ describe('writeSvg and back', () => {
   it.each(shapes)('%j keeps area and edge within 1e-6', (shape) => {
     const { shapes: found, unitM } = read(writeSvg('A & "B" <C>', shape));
     expect(unitM).toBeCloseTo(1e-3, 12);
-    const made = outlineFromDrawing(found, 0, found.map((_, i) => i).slice(1), unitM ?? NaN);
+    const made = outlineFromDrawing(found, 0, found.map((_, i) => i).slice(1), [], unitM ?? NaN);
     if (!made.ok) throw new Error(JSON.stringify(made.issues));
-    const [back, before] = [measureShape(made.value), measureShape(shape)];
+    const [back, before] = [measureShape(made.value.outline), measureShape(shape)];
     expect(Math.abs(back.areaM2 / before.areaM2 - 1)).toBeLessThan(1e-6);
     expect(Math.abs(back.perimeterM / before.perimeterM - 1)).toBeLessThan(1e-6);
   });
@@ -270,17 +270,39 @@ describe('writeSvg and back', () => {
     const { shapes: found } = read(
       svg('<polyline points="0,0 10,0 10,10"/><rect width="20" height="10"/>'),
     );
-    expect(outlineFromDrawing(found, 0, [], 1e-3)).toMatchObject({
+    expect(outlineFromDrawing(found, 0, [], [], 1e-3)).toMatchObject({
       ok: false,
       issues: [{ code: 'required' }],
     });
-    expect(outlineFromDrawing(found, 1, [], 0)).toMatchObject({ ok: false });
-    expect(outlineFromDrawing(found, 1, [], 1)).toMatchObject({
+    expect(outlineFromDrawing(found, 1, [], [], 0)).toMatchObject({ ok: false });
+    expect(outlineFromDrawing(found, 1, [], [], 1)).toMatchObject({
       ok: false,
       issues: [{ code: 'out-of-range' }],
     });
-    const made = outlineFromDrawing(found, 1, [1, 0], 1e-3);
-    expect(made.ok && made.value.keepBare).toEqual([]);
-    expect(made.ok && measureShape(made.value).areaM2).toBeCloseTo(2e-4, 15);
+    const made = outlineFromDrawing(found, 1, [1, 0], [], 1e-3);
+    expect(made.ok && made.value.outline.keepBare).toEqual([]);
+    expect(made.ok && measureShape(made.value.outline).areaM2).toBeCloseTo(2e-4, 15);
+  });
+
+  it('places a recess about its own middle, and thins what has too many points by a stated step', () => {
+    const n = 9000;
+    const ring = Array.from({ length: n }, (_, i) => {
+      const a = (2 * Math.PI * i) / n;
+      return `${(200 + 150 * Math.cos(a)).toFixed(6)},${(200 + 150 * Math.sin(a)).toFixed(6)}`;
+    });
+    const { shapes: found } = read(
+      svg(`<polygon points="${ring.join(' ')}"/><rect x="250" y="190" width="40" height="20"/>`),
+    );
+    const made = outlineFromDrawing(found, 0, [], [1], 1e-3);
+    if (!made.ok) throw new Error(JSON.stringify(made.issues));
+    const { outline, recesses, movedM } = made.value;
+    // The rectangle's middle is 70 mm right of the disc's.
+    expect(recesses[0]?.at[0]).toBeCloseTo(0.07, 9);
+    expect(recesses[0]?.at[1]).toBeCloseTo(0, 9);
+    expect(outline.outer.segments.length).toBeLessThanOrEqual(2000);
+    expect(movedM).toBeGreaterThan(0);
+    // A ring moved by at most movedM keeps its area within edge × movedM.
+    const lost = Math.abs(measureShape(outline).areaM2 - Math.PI * 0.15 ** 2);
+    expect(lost).toBeLessThan(2 * Math.PI * 0.15 * movedM);
   });
 });

@@ -8,5 +8,5 @@ export {
 export { readSvg } from './readSvg';
 export { readDxf } from './readDxf';
 export { writeSvg } from './writeSvg';
-export { outlineFromDrawing } from './outlineFromDrawing';
+export { MOST_SEGMENTS, outlineFromDrawing, type DrawnOutline } from './outlineFromDrawing';
 export { splinePoints } from './splinePoints';

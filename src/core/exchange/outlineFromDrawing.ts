@@ -1,33 +1,76 @@
-import { checkShape, mapPath, pathBox, type Outline, type Point } from '../geometry';
+import {
+  centrePath,
+  checkShape,
+  flattenPath,
+  mapPath,
+  pathBox,
+  type Outline,
+  type Path,
+  type Point,
+} from '../geometry';
 import { fail, ok, type Result } from '../result';
+import { thinRing } from '../trace/fitOutline';
 import type { FoundShape } from './drawing';
+
+/** More segments than this and an outline is thinned: it could not be edited, and stays true to 0.05 mm. */
+export const MOST_SEGMENTS = 2000;
+const FIRST_TOLERANCE_M = 2e-5;
+
+export interface DrawnOutline {
+  readonly outline: Outline;
+  /** Each about its own middle, and where that lies on the plan. */
+  readonly recesses: readonly { readonly path: Path; readonly at: Point }[];
+  /** Farthest that thinning moved an outline, m; 0 when nothing was thinned. */
+  readonly movedM: number;
+}
+
+/** A path of too many segments with fewer, and how far it moved at most. */
+function thinned(path: Path): { readonly path: Path; readonly movedM: number } {
+  if (path.segments.length <= MOST_SEGMENTS) return { path, movedM: 0 };
+  const ring = flattenPath(path, FIRST_TOLERANCE_M / 2);
+  for (let tolerance = FIRST_TOLERANCE_M; ; tolerance *= 2) {
+    const [start, ...rest] = thinRing(ring, tolerance);
+    if (!start || rest.length + 1 > MOST_SEGMENTS) continue;
+    const segments = [...rest, start].map((to) => ({ kind: 'line', to }) as const);
+    return { path: { start, segments }, movedM: tolerance };
+  }
+}
 
 /**
  * Makes a piece's outline of shapes found in a drawing.
  * @param shapes all found shapes @param outer index of the outline @param bare indices of keep-bare parts
- * @param unitM metres in a drawing unit, > 0
+ * @param recess indices of recesses @param unitM metres in a drawing unit, > 0
  * @returns the outline in m about the middle of its box, or `required` (no closed shape chosen) and the
  *   faults of `checkShape`
- * Source: geometry.
+ * Source: geometry; thinning by Douglas & Peucker 1973.
  */
 export function outlineFromDrawing(
   shapes: readonly FoundShape[],
   outer: number,
   bare: readonly number[],
+  recess: readonly number[],
   unitM: number,
-): Result<Outline> {
+): Result<DrawnOutline> {
   const chosen = shapes[outer];
   if (!chosen?.closed || !(unitM > 0))
     return fail({ code: 'required', path: ['outer'], value: outer });
   const { middle } = pathBox(chosen.path);
   const place = ([x, y]: Point): Point => [(x - middle[0]) * unitM, (y - middle[1]) * unitM];
-  const outline: Outline = {
-    kind: 'outline',
-    outer: mapPath(chosen.path, place),
-    keepBare: bare
-      .filter((i) => i !== outer)
-      .flatMap((i) => (shapes[i]?.closed ? [mapPath(shapes[i].path, place)] : [])),
+  let movedM = 0;
+  const placed = (path: Path): Path => {
+    const done = thinned(mapPath(path, place));
+    movedM = Math.max(movedM, done.movedM);
+    return done.path;
   };
+  const pick = (indices: readonly number[]) =>
+    indices
+      .filter((i) => i !== outer)
+      .flatMap((i) => (shapes[i]?.closed ? [placed(shapes[i].path)] : []));
+  const outline: Outline = { kind: 'outline', outer: placed(chosen.path), keepBare: pick(bare) };
+  const recesses = pick(recess).map((path) => {
+    const { path: own, shift } = centrePath(path);
+    return { path: own, at: [-shift[0], -shift[1]] as Point };
+  });
   const checked = checkShape(outline);
-  return checked.ok ? ok(outline) : checked;
+  return checked.ok ? ok({ outline, recesses, movedM }) : checked;
 }

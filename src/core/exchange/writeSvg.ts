@@ -34,7 +34,7 @@ export function writeSvg(name: string, shape: Shape): string {
     x - middle[0] + width / 2000,
     middle[1] - y + height / 2000,
   ];
-  const bare = shape.kind === 'outline' ? shape.keepBare : [];
+  const bare = shape.keepBare ?? [];
   const drawn = (id: string, look: string, path: Path) =>
     `<path id="${id}" fill="none" stroke-width="0.3" ${look} d="${pathData(path, place)}"/>`;
   const paths = [

@@ -26,6 +26,28 @@ export {
   type Segment,
 } from './path';
 export { arcPoint, arcSegments, bulgeSegments, endpointArc, type CentreArc } from './arc';
-export { outlineArea, outlineSides, pathBox, type OutlineSide } from './outline';
+export { outlineArea, outlineSides, pathBox, sharedArea, type OutlineSide } from './outline';
 export { shapePath } from './shapePath';
 export { insideRing, ringArea, selfCrossings } from './ring';
+export {
+  edgeBand,
+  EASED_RADIUS_M,
+  PROFILE_KINDS,
+  type EdgeBand,
+  type EdgeProfile,
+} from './edgeProfile';
+export { measureFace, type FaceEdge, type FaceMeasure } from './measureFace';
+export {
+  bendSegment,
+  centrePath,
+  corners,
+  deleteCorner,
+  insertCorner,
+  moveCorner,
+  moveHandle,
+  setSegmentLength,
+  shiftPath,
+  untangle,
+} from './editPath';
+export { snap, type Snapped, type SnapRules } from './snap';
+export { propLifts, propsCarry, steepest, type Tilt } from './level';

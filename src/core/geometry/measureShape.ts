@@ -1,4 +1,5 @@
-import { outlineArea, outlineSides } from './outline';
+import { bareAreaOf, outlineArea, outlineSides } from './outline';
+import { shapePath } from './shapePath';
 import { ellipsePerimeter } from './ellipsePerimeter';
 import type { Shape } from './shape';
 
@@ -93,11 +94,13 @@ function parts(shape: Shape): Parts {
  */
 export function measureShape(shape: Shape, readingSigmaM = RULE_SIGMA_M): ShapeMeasure {
   const { areaM2, sides, sensitivity, formula } = parts(shape);
+  const bare = shape.kind === 'outline' ? [] : (shape.keepBare ?? []);
+  const bareM2 = bare.length > 0 ? bareAreaOf(shapePath(shape), bare) : 0;
   return {
-    areaM2,
+    areaM2: areaM2 - bareM2,
     perimeterM: sum(sides),
     sideLengthsM: sides,
     areaSigmaM2: readingSigmaM * Math.hypot(...sensitivity),
-    formula,
+    formula: bareM2 > 0 ? `${formula}, less the bare parts` : formula,
   };
 }

@@ -79,10 +79,15 @@ function bareArea(outer: Path, keepBare: readonly Path[]): number {
  * Source: Green's theorem (pathArea); polygon booleans by the polygon-clipping package.
  */
 export function outlineArea(outer: Path, keepBare: readonly Path[]): number {
+  return Math.abs(pathArea(outer)) - bareAreaOf(outer, keepBare);
+}
+
+/** Area of the bare parts inside an outline, m²; remembered, for screens ask again and again. */
+export function bareAreaOf(outer: Path, keepBare: readonly Path[]): number {
   const known = knownBare.get(keepBare);
   const bareM2 = known?.outer === outer ? known.areaM2 : bareArea(outer, keepBare);
   knownBare.set(keepBare, { outer, areaM2: bareM2 });
-  return Math.abs(pathArea(outer)) - bareM2;
+  return bareM2;
 }
 
 const tangent = (from: Point, segment: Segment, end: boolean): number => {
@@ -157,9 +162,30 @@ export function outlineIssues(
   if (crossing) return [{ code: 'not-allowed', path: ['outer'], value: crossing }];
   if (!(Math.abs(pathArea(outer)) > 1e-7))
     return [{ code: 'out-of-range', path: ['outer'], value: 0, allowed: { min: 1e-7 } }];
+  return bareIssues(outer, keepBare);
+}
+
+/** Bare parts that lie outside an outline, or have no area. */
+export function bareIssues(outer: Path, keepBare: readonly Path[]): Issue[] {
   return keepBare.flatMap((path, i): Issue[] =>
     bareArea(outer, [path]) > 0
       ? []
       : [{ code: 'does-not-fit', path: ['keepBare', i], value: 'outside' }],
   );
+}
+
+/**
+ * Area that several parts of an outline share, m²: what is counted once although drawn twice.
+ * Source: polygon booleans by the polygon-clipping package; to about 1e-5.
+ */
+export function sharedArea(parts: readonly Path[]): number {
+  const area = (paths: readonly Path[]): number => {
+    const [first, ...rest] = paths.map((path) => toClip(ringOf(path, FLATNESS)));
+    if (!first) return 0;
+    return polygonClipping
+      .union(first, ...rest)
+      .flat()
+      .reduce((sum, ring) => sum + ringArea(ring.slice(0, -1).map(([x, y]): Point => [x, y])), 0);
+  };
+  return Math.max(0, parts.reduce((sum, path) => sum + Math.abs(pathArea(path)), 0) - area(parts));
 }

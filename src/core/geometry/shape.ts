@@ -1,9 +1,10 @@
 import { fail, ok, type Issue, type Result } from '../result';
-import { outlineIssues } from './outline';
+import { bareIssues, outlineIssues } from './outline';
+import { shapePath } from './shapePath';
 import type { Path } from './path';
 
-/** Outline of a face. Lengths in m. */
-export type Shape =
+/** A shape that is told by its dimensions. Lengths in m. */
+type Dimensioned =
   | { readonly kind: 'rectangle'; readonly widthM: number; readonly heightM: number }
   | {
       readonly kind: 'roundedRectangle';
@@ -18,8 +19,10 @@ export type Shape =
       readonly sides: number;
       readonly sizeM: number;
       readonly across: 'flats' | 'corners';
-    }
-  | Outline;
+    };
+
+/** Outline of a face, with the parts of it that stay bare. */
+export type Shape = (Dimensioned & { readonly keepBare?: readonly Path[] }) | Outline;
 
 /** A free outline about its own centre, with parts that stay bare. */
 export interface Outline {
@@ -99,6 +102,8 @@ function shapeIssues(shape: Shape): Issue[] {
  *   `not-allowed` (an outline that crosses itself, at the place in `value`).
  */
 export function checkShape(shape: Shape): Result<Shape> {
-  const issues = shapeIssues(shape);
+  const own = shapeIssues(shape);
+  const bare = shape.kind === 'outline' ? [] : (shape.keepBare ?? []);
+  const issues = own.length > 0 || bare.length === 0 ? own : bareIssues(shapePath(shape), bare);
   return issues.length > 0 ? fail(...issues) : ok(shape);
 }

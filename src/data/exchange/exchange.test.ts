@@ -98,8 +98,8 @@ describe('import of what is not sound changes nothing and says where', () => {
     ],
     [
       'edges that do not fit the shape',
-      (f) => f.tables.areas[2].edgeKinds.pop(),
-      ['tables.areas[2].edgeKinds'],
+      (f) => f.tables.areas[2].edges.pop(),
+      ['tables.areas[2].edges'],
     ],
     ['a broken picture', (f) => (f.tables.photos[0].base64 = '***'), ['tables.photos[0].base64']],
   ])('%s', async (_name, spoil, paths) => {

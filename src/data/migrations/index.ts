@@ -1,10 +1,11 @@
 import type { AnyTables, Migration } from './migration';
 import { v1 } from './v1';
+import { v2 } from './v2';
 
 export type { AnyTables, Migration };
 
 /** All steps in order, without gaps. */
-export const MIGRATIONS: readonly Migration[] = [v1];
+export const MIGRATIONS: readonly Migration[] = [v1, v2];
 export const SCHEMA_VERSION = MIGRATIONS.length;
 
 /**

@@ -9,6 +9,7 @@ const rowsOf = (table: TableName): Row[] => (demo[table] ?? []) as Row[];
 
 /** Fields that may be null: nothing is known yet. */
 const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {
+  pieces: ['level'],
   sessions: ['endedMs'],
   batches: ['aKg', 'bKg', 'mixedMs', 'stirStartedMs', 'stirredMs', 'pouredMs', 'coveredMs'],
   coats: ['batchId', 'pouredMs', 'coveredMs'],
@@ -77,7 +78,7 @@ describe('meaning of rows', () => {
     const [area] = rowsOf('areas');
     const one = {
       ...area,
-      edgeKinds: ['open'],
+      edges: (area?.['edges'] as unknown[]).slice(0, 1),
       shape: { kind: 'rectangle', widthM: 0.1, heightM: 0.1 },
     };
     expect(rowFaults('areas', one)[0]?.message).toContain('each of the 4 sides');

@@ -1,8 +1,19 @@
 import Joi from 'joi';
 import { COUNT_LIMITS, THICKNESS_LIMITS_M } from '@/core/coat';
-import { reserveSchema, shapeSchema, sheetSchema } from '@/core/compute/schemas';
+import { point, reserveSchema, shapeSchema, sheetSchema } from '@/core/compute/schemas';
 import { ROOM_LIMITS_K } from '@/core/resin';
-import { COAT_KINDS, DEFECT_KINDS, EDGE_KINDS, LOG_KINDS, SUPPORTS, type TableName } from './types';
+import {
+  AREA_KINDS,
+  COAT_KINDS,
+  DEFECT_KINDS,
+  EDGE_KINDS,
+  LOG_KINDS,
+  POROSITIES,
+  RELIEF_KINDS,
+  SUPPORTS,
+  SURFACES,
+  type TableName,
+} from './types';
 
 const id = () => Joi.string().min(1).max(64).required();
 const maybeId = () => id().allow(null);
@@ -17,6 +28,53 @@ const roomTemperature = () => number().min(ROOM_LIMITS_K.min).max(ROOM_LIMITS_K.
 const roomHistory = Joi.array()
   .items(Joi.object({ fromMs: instant(), temperatureK: roomTemperature() }))
   .min(1)
+  .required();
+
+const oneOf = (values: readonly string[]) => Joi.valid(...values).required();
+const flag = () => Joi.boolean().strict().required();
+const place = () => number().min(-10).max(10);
+const edge = Joi.object({
+  kind: oneOf(EDGE_KINDS),
+  heightM: number().min(0).max(0.5),
+  profile: Joi.alternatives()
+    .conditional('.kind', {
+      is: Joi.valid('round', 'bevel'),
+      then: Joi.object({ kind: Joi.string(), sizeM: number().min(0).max(0.5) }),
+      otherwise: Joi.object({ kind: Joi.valid('square', 'eased', 'round', 'bevel').required() }),
+    })
+    .required(),
+});
+const relief = Joi.object({
+  kind: oneOf(RELIEF_KINDS),
+  greatestM: number().min(0).max(0.2),
+  meanM: number().min(0).max(Joi.ref('greatestM')),
+  share: number().min(0).max(1),
+});
+const surface = Joi.object({
+  kind: oneOf(SURFACES),
+  ageDays: number().min(0).max(40_000).allow(null),
+  sanded: flag(),
+}).required();
+const measured = Joi.alternatives()
+  .conditional('.by', {
+    is: 'photo',
+    then: Joi.object({
+      by: Joi.string(),
+      photoId: id(),
+      planPhotoId: id(),
+      box: Joi.object({ left: place(), right: place(), low: place(), high: place() }).required(),
+      sigmaShare: number().min(0).max(1),
+    }),
+    otherwise: Joi.object({ by: Joi.valid('rule', 'drawing', 'photo').required() }),
+  })
+  .required();
+const level = Joi.object({
+  tilt: Joi.object({ alongX: number().min(-1).max(1), alongY: number().min(-1).max(1) }).required(),
+  by: text(60),
+  readMs: instant(),
+  props: Joi.array().items(point()).max(12).required(),
+})
+  .allow(null)
   .required();
 
 /** Joi schema of each table's rows. Checks of meaning (shape, sheet) follow in validate.ts. */
@@ -41,18 +99,26 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
     support: Joi.valid(...SUPPORTS).required(),
     note: text(4000),
     createdMs: instant(),
+    use: Joi.object({ hotCups: flag(), food: flag(), daylight: flag() }).required(),
+    marks: Joi.array()
+      .items(Joi.object({ name: name(), at: point() }))
+      .max(50)
+      .required(),
+    level,
   }),
   areas: Joi.object({
     id: id(),
     pieceId: id(),
     name: name(),
+    kind: oneOf(AREA_KINDS),
     shape: shapeSchema,
-    edgeHeightM: number().min(0).max(0.5),
-    edgeKinds: Joi.array()
-      .items(Joi.valid(...EDGE_KINDS))
-      .min(1)
-      .max(60)
-      .required(),
+    at: point(),
+    depthM: number().min(0).max(0.5),
+    edges: Joi.array().items(edge).min(1).max(60).required(),
+    porosity: oneOf(POROSITIES),
+    relief: Joi.array().items(relief).max(8).required(),
+    surface,
+    measured,
   }),
   sessions: Joi.object({
     id: id(),

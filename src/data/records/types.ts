@@ -1,5 +1,5 @@
 import type { ReserveSchool } from '@/core/coat';
-import type { Shape } from '@/core/geometry';
+import type { EdgeProfile, Point, Shape, Tilt } from '@/core/geometry';
 import type { ResinSheet, TemperatureStep } from '@/core/resin';
 import type { UnitSystem } from '@/core/units';
 
@@ -24,20 +24,110 @@ export interface Piece {
   readonly support: Support;
   readonly note: string;
   readonly createdMs: number;
+  /** What the piece will meet in use. */
+  readonly use: { readonly hotCups: boolean; readonly food: boolean; readonly daylight: boolean };
+  /** Where hardware was, on the plan of the face, so that it goes back. */
+  readonly marks: readonly HardwareMark[];
+  readonly level: LevelReading | null;
+}
+
+export interface HardwareMark {
+  readonly name: string;
+  readonly at: Point;
+}
+
+/** How far out of level the propped piece was found, and where its props stand. */
+export interface LevelReading {
+  readonly tilt: Tilt;
+  readonly by: string;
+  readonly readMs: number;
+  readonly props: readonly Point[];
 }
 
 export const EDGE_KINDS = ['open', 'dammed', 'doming'] as const;
 export type EdgeKind = (typeof EDGE_KINDS)[number];
 
+/** A stretch of an area's outline. */
+export interface Edge {
+  readonly kind: EdgeKind;
+  readonly heightM: number;
+  readonly profile: EdgeProfile;
+}
+
+export const AREA_KINDS = ['face', 'edge band', 'recess', 'back'] as const;
+export type AreaKind = (typeof AREA_KINDS)[number];
+export const POROSITIES = ['sealed', 'porous', 'very porous'] as const;
+export type Porosity = (typeof POROSITIES)[number];
+export const RELIEF_KINDS = [
+  'fine glitter',
+  'flakes',
+  'stones',
+  'sand',
+  'paste',
+  'decorative tape',
+  'leaf',
+] as const;
+export type ReliefKind = (typeof RELIEF_KINDS)[number];
+
+/** Something that stands up from an area. */
+export interface Relief {
+  readonly kind: ReliefKind;
+  readonly greatestM: number;
+  readonly meanM: number;
+  /** Share of the area that it covers, 0…1. */
+  readonly share: number;
+}
+
+export const SURFACES = ['bare', 'painted', 'ink', 'old resin'] as const;
+/** What lies on an area now; age and sanding are asked of old resin. */
+export interface Surface {
+  readonly kind: (typeof SURFACES)[number];
+  readonly ageDays: number | null;
+  readonly sanded: boolean;
+}
+
+/** How an outline became known. */
+export type Measured =
+  | { readonly by: 'rule' }
+  | { readonly by: 'drawing' }
+  | {
+      readonly by: 'photo';
+      readonly photoId: Id<'photo'>;
+      /** The face seen straight from above, and where it lies on the plan, m. */
+      readonly planPhotoId: Id<'photo'>;
+      readonly box: {
+        readonly left: number;
+        readonly right: number;
+        readonly low: number;
+        readonly high: number;
+      };
+      /** Uncertainty of the area, share of it, one standard deviation. */
+      readonly sigmaShare: number;
+    };
+
 export interface Area {
   readonly id: Id<'area'>;
   readonly pieceId: Id<'piece'>;
   readonly name: string;
+  readonly kind: AreaKind;
   readonly shape: Shape;
-  readonly edgeHeightM: number;
+  /** Where the shape's own origin lies on the plan of the piece, m. */
+  readonly at: Point;
+  /** Depth of a recess, m; 0 for the others. */
+  readonly depthM: number;
   /** One for each side of the shape, in the order of `shapeSides`. */
-  readonly edgeKinds: readonly EdgeKind[];
+  readonly edges: readonly Edge[];
+  readonly porosity: Porosity;
+  readonly relief: readonly Relief[];
+  readonly surface: Surface;
+  readonly measured: Measured;
 }
+
+export const edgeKindsOf = (area: Pick<Area, 'edges'>): readonly EdgeKind[] =>
+  area.edges.map((e) => e.kind);
+/** Thickness of the thickest edge, m. */
+export const edgeHeightOf = (area: Pick<Area, 'edges'>): number =>
+  Math.max(0, ...area.edges.map((e) => e.heightM));
 
 export interface Resin {
   readonly id: Id<'resin'>;

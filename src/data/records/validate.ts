@@ -32,11 +32,11 @@ function meaningFaults(table: TableName, row: unknown): RowFault[] {
     const shape = checkShape(area.shape);
     if (!shape.ok) return shape.issues.map((issue) => issueFault('shape', issue));
     const sides = measureShape(area.shape).sideLengthsM.length;
-    if (area.edgeKinds.length !== sides)
+    if (area.edges.length !== sides)
       return [
         {
-          path: 'edgeKinds',
-          message: `wanted one for each of the ${sides} sides, found ${area.edgeKinds.length}`,
+          path: 'edges',
+          message: `wanted one for each of the ${sides} sides, found ${area.edges.length}`,
         },
       ];
   }

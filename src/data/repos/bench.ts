@@ -1,11 +1,9 @@
-import type { Shape } from '@/core/geometry';
 import type { ShopDb } from '../db';
 import type {
   Area,
   Coat,
   Defect,
   DefectKind,
-  EdgeKind,
   Id,
   LogEntry,
   Photo,
@@ -22,50 +20,84 @@ export interface Survey {
   readonly count: number;
   readonly support: Support;
   readonly note: string;
-  readonly shape: Shape;
-  readonly edgeHeightM: number;
-  readonly edgeKinds: readonly EdgeKind[];
+  readonly use: Piece['use'];
+  readonly marks: Piece['marks'];
+  readonly level: Piece['level'];
+  /** At least the face. An id of null is a new area. */
+  readonly areas: readonly SurveyedArea[];
 }
 
-/** Adds a piece with its face. Returns the piece's id. */
-export function addPiece(db: ShopDb, context: ActionContext, survey: Survey): Promise<Id<'piece'>> {
-  return act(db, context, ['pieces', 'areas'], async (w) => {
-    const { name, count, support, note, shape, edgeHeightM, edgeKinds } = survey;
-    const piece: Piece = {
-      id: context.newId(),
-      name,
-      count,
-      support,
-      note,
-      createdMs: context.nowMs,
-    };
+export type SurveyedArea = Omit<Area, 'id' | 'pieceId'> & { readonly id: Area['id'] | null };
+
+/** Rows of a survey's areas. (A loop of its own over them would leave the transaction's zone.) */
+const areaRows = (
+  { newId }: ActionContext,
+  pieceId: Id<'piece'>,
+  areas: readonly SurveyedArea[],
+): Area[] => areas.map((area) => ({ ...area, id: area.id ?? newId(), pieceId }));
+
+/** Adds a piece with its areas, and the photos they were traced from. Returns the piece's id. */
+export function addPiece(
+  db: ShopDb,
+  context: ActionContext,
+  survey: Survey,
+  photos: readonly NewPhoto[] = [],
+): Promise<Id<'piece'>> {
+  return act(db, context, ['pieces', 'areas', 'photos'], async (w) => {
+    const { areas, ...told } = survey;
+    const piece: Piece = { ...told, id: context.newId(), createdMs: context.nowMs };
     await w.put('pieces', piece);
-    await w.put('areas', {
-      id: context.newId(),
-      pieceId: piece.id,
-      name: 'Face',
-      shape,
-      edgeHeightM,
-      edgeKinds,
-    });
-    await w.log('piece added', { pieceId: piece.id, text: name });
+    for (const row of areaRows(context, piece.id, areas)) await w.put('areas', row);
+    for (const row of photoRows(context, piece.id, photos)) await w.put('photos', row);
+    await w.log('piece added', { pieceId: piece.id, text: piece.name });
     return piece.id;
   });
 }
 
-/** Saves a piece's survey: the piece and its face. */
-export function changePiece(
+/** A picture that belongs to a survey; its id is known before it is stored. */
+export type NewPhoto = Omit<Photo, 'pieceId' | 'defectId' | 'takenMs'>;
+
+const photoRows = (
+  { nowMs }: ActionContext,
+  pieceId: Id<'piece'>,
+  photos: readonly NewPhoto[],
+): Photo[] => photos.map((photo) => ({ ...photo, pieceId, defectId: null, takenMs: nowMs }));
+
+/**
+ * Saves a piece's survey. Areas that are gone from it are deleted; one that a coat lies or is planned on
+ * must stay. Pictures that no area names any more go as well.
+ * @throws StaleActionError when the piece is gone or a needed area would go
+ */
+export function changeSurvey(
   db: ShopDb,
   context: ActionContext,
-  piece: Piece,
-  area: Area,
+  pieceId: Id<'piece'>,
+  survey: Survey,
+  photos: readonly NewPhoto[] = [],
 ): Promise<void> {
-  return act(db, context, ['pieces', 'areas'], async (w) => {
-    await w.put('pieces', piece);
-    await w.put('areas', area);
-    await w.log('piece changed', { pieceId: piece.id, text: piece.name });
+  return act(db, context, ['pieces', 'areas', 'coats', 'photos'], async (w) => {
+    const piece = await db.pieces.get(pieceId);
+    if (!piece) throw new StaleActionError('This piece is no longer there.');
+    const { areas, ...told } = survey;
+    const before = await db.areas.where('pieceId').equals(pieceId).toArray();
+    const gone = before.filter((a) => !areas.some((b) => b.id === a.id));
+    const coats = await db.coats.where('pieceId').equals(pieceId).toArray();
+    const needed = gone.find((a) => coats.some((c) => c.areaIds.includes(a.id)));
+    if (needed)
+      throw new StaleActionError(`${needed.name} cannot go: a coat lies or is planned on it.`);
+    await db.areas.bulkDelete(gone.map((a) => a.id));
+    await w.put('pieces', { ...piece, ...told });
+    for (const row of photoRows(context, pieceId, photos)) await w.put('photos', row);
+    for (const row of areaRows(context, pieceId, areas)) await w.put('areas', row);
+    const named = new Set(areas.flatMap(photosOf));
+    await db.photos.bulkDelete(before.flatMap(photosOf).filter((id) => !named.has(id)));
+    await w.log('piece changed', { pieceId, text: told.name });
   });
 }
+
+/** The pictures that an area was traced from. */
+const photosOf = ({ measured }: Pick<Area, 'measured'>): Id<'photo'>[] =>
+  measured.by === 'photo' ? [measured.photoId, measured.planPhotoId] : [];
 
 /** Plans a coat on top of those there are. Returns its id. */
 export function planCoat(

@@ -1,3 +1,4 @@
+import { plainArea } from '../records/area';
 import { TEST_SHEET } from '@/core/resin/test/sheet';
 import { createDb, type ShopDb } from '../db';
 import type { Coat, Resin } from '../records/types';
@@ -34,9 +35,20 @@ export async function shopWithCoat(db: ShopDb): Promise<Coat> {
     count: 1,
     support: 'bare wood',
     note: '',
-    shape: { kind: 'rectangle', widthM: 0.3, heightM: 0.2 },
-    edgeHeightM: 0.018,
-    edgeKinds: ['open', 'open', 'open', 'dammed'],
+    use: { hotCups: false, food: false, daylight: false },
+    marks: [],
+    level: null,
+    areas: [
+      {
+        id: null,
+        ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018, [
+          'open',
+          'open',
+          'open',
+          'dammed',
+        ]),
+      },
+    ],
   });
   const areas = await db.areas.where('pieceId').equals(pieceId).toArray();
   const coatId = await planCoat(db, contextAt(2), {

@@ -1,4 +1,5 @@
 'use client';
+import { edgeHeightOf } from '@/data/records/types';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
@@ -107,7 +108,7 @@ export function PieceFrame({ pieceId, stage, children }: Props) {
         <Box color="ink2">
           {piece.support}
           {area &&
-            ` · ${sizeWords(area.shape, format)} · edge ${format.show(area.edgeHeightM, 'length').text}`}
+            ` · ${sizeWords(area.shape, format)} · edge ${format.show(edgeHeightOf(area), 'length').text}`}
         </Box>
       </Flex>
       <Stages view={view} stage={stage} />

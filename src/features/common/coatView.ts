@@ -1,9 +1,9 @@
 import { coatLedger, type Ledger } from '@/core/coat';
 import type { Explanation } from '@/core/explain';
-import { measureShape } from '@/core/geometry';
 import { coatClock, mixDensity, type CoatClock, type CoatState } from '@/core/resin';
 import type { Result } from '@/core/result';
 import type { Shop } from '@/data/hooks';
+import { ledgerArea } from '@/data/records/area';
 import type { Area, Batch, Coat, Piece, Resin } from '@/data/records/types';
 
 /** A coat with everything that hangs on it, as it is at one instant. */
@@ -60,14 +60,6 @@ export function pieceViews(shop: Shop, nowMs: number): PieceView[] {
   });
 }
 
-/** Length of the open stretches of an area's outline, m. */
-export function openEdgeLengthM(area: Area): number {
-  return measureShape(area.shape).sideLengthsM.reduce(
-    (sum, length, i) => sum + (area.edgeKinds[i] === 'open' ? length : 0),
-    0,
-  );
-}
-
 /** The volume ledger of a coat on its areas, for all pieces of the set. */
 export function ledgerOf(
   coat: Pick<Coat, 'thicknessM' | 'restS' | 'reserve'>,
@@ -76,17 +68,7 @@ export function ledgerOf(
   resin: Resin,
 ): Result<Ledger> {
   return coatLedger({
-    areas: areas.map((area) => {
-      const { areaM2, areaSigmaM2 } = measureShape(area.shape);
-      return {
-        name: area.name,
-        areaM2,
-        areaSigmaM2,
-        count,
-        openEdgeLengthM: openEdgeLengthM(area),
-        edgeHeightM: area.edgeHeightM,
-      };
-    }),
+    areas: areas.map((area) => ledgerArea(area, count)),
     thicknessM: coat.thicknessM,
     densityKgM3: mixDensity(resin.sheet),
     law: resin.sheet,

@@ -1,4 +1,5 @@
 'use client';
+import { edgeKindsOf } from '@/data/records/types';
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import { liveQuery } from 'dexie';
 import { useEffect, useState } from 'react';
@@ -107,7 +108,7 @@ function LookPanel({ view }: { view: PieceView }) {
       {area && (
         <Outline
           shape={area.shape}
-          edgeKinds={area.edgeKinds}
+          edgeKinds={edgeKindsOf(area)}
           size={220}
           fill={top ? STATE_FILL[top.state] : 'var(--bm-colors-card)'}
           title={`Plan of ${view.piece.name}`}

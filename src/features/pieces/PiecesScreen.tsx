@@ -1,4 +1,5 @@
 'use client';
+import { edgeKindsOf } from '@/data/records/types';
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useNow, useShop } from '@/data/hooks';
@@ -33,7 +34,7 @@ function PieceCard({ view, nowMs }: { view: PieceView; nowMs: number }) {
         <Flex gap="4" p="4" align="center" minH="150px">
           <Flex width="124px" height="124px" align="center" justify="center" flexShrink={0}>
             {area && (
-              <Outline shape={area.shape} edgeKinds={area.edgeKinds} size={120} fill={fill} />
+              <Outline shape={area.shape} edgeKinds={edgeKindsOf(area)} size={120} fill={fill} />
             )}
           </Flex>
           <Box minW="0" flex="1">

@@ -1,7 +1,6 @@
 'use client';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import { useWatch, type UseFormReturn } from 'react-hook-form';
 import { DRAWING_UNITS, type DrawingRead } from '@/core/exchange/drawing';
 import { outlineFromDrawing } from '@/core/exchange/outlineFromDrawing';
 import { formatQuantity } from '@/core/units';
@@ -9,12 +8,15 @@ import { Outline } from '@/features/common/Outline';
 import { FieldRow } from '@/ui/FieldRow';
 import { SelectField } from '@/ui/SelectField';
 import { computeClient } from '@/workers/client';
-import { drawingTrouble, fitEdges, sideCount, type SurveyDraft } from './model';
+import { drawingTrouble } from './readSurvey';
+import { emptyArea, emptyEdge } from './draft';
+import { useSurvey } from './SurveyContext';
 
 interface Chosen {
   readonly read: DrawingRead;
   readonly outer: number;
   readonly bare: readonly number[];
+  readonly recess: readonly number[];
   readonly unitM: number;
 }
 
@@ -38,103 +40,147 @@ const largest = ({ shapes }: DrawingRead): number =>
     0,
   );
 
+type Role = 'outline' | 'bare' | 'recess' | 'none';
+const ROLES: readonly (readonly [Role, string])[] = [
+  ['outline', 'the outline'],
+  ['bare', 'stays bare'],
+  ['recess', 'a recess'],
+  ['none', 'not used'],
+];
+
+const roleOf = ({ outer, bare, recess }: Chosen, i: number): Role =>
+  i === outer ? 'outline' : bare.includes(i) ? 'bare' : recess.includes(i) ? 'recess' : 'none';
+
+/** Gives a shape its part; the outline stays one. */
+function withRole(chosen: Chosen, i: number, role: Role): Chosen {
+  const { outer, bare, recess } = chosen;
+  const not = (list: readonly number[]) => list.filter((n) => n !== i);
+  return {
+    ...chosen,
+    outer: role === 'outline' ? i : outer,
+    bare: role === 'bare' && i !== outer ? [...not(bare), i] : not(bare),
+    recess: role === 'recess' && i !== outer ? [...not(recess), i] : not(recess),
+  };
+}
+
 function Shapes({ chosen, onChange }: { chosen: Chosen; onChange: (next: Chosen) => void }) {
-  const { read, outer, bare, unitM } = chosen;
-  const toggle = (i: number) =>
-    onChange({ ...chosen, bare: bare.includes(i) ? bare.filter((b) => b !== i) : [...bare, i] });
+  const { read, unitM } = chosen;
   return (
-    <chakra.table width="100%" fontSize="sm">
-      <thead>
-        <chakra.tr textAlign="left">
-          <chakra.th fontWeight="500">Found</chakra.th>
-          <chakra.th fontWeight="500">Area</chakra.th>
-          <chakra.th fontWeight="500">Outline</chakra.th>
-          <chakra.th fontWeight="500">Stays bare</chakra.th>
-        </chakra.tr>
-      </thead>
-      <tbody>
-        {read.shapes.slice(0, 40).map((shape, i) => (
-          <chakra.tr key={i} borderTopWidth="1px" borderColor="line" height="40px">
-            <chakra.td>
-              <Flex gap="2" align="center">
-                {shape.closed && (
-                  <Outline shape={{ kind: 'outline', outer: shape.path, keepBare: [] }} size={30} />
-                )}
-                {shape.name}
-              </Flex>
-            </chakra.td>
-            <td>
+    <Box
+      as="ul"
+      listStyleType="none"
+      maxH="260px"
+      overflowY="auto"
+      borderTopWidth="1px"
+      borderColor="line"
+    >
+      {read.shapes.slice(0, 60).map((shape, i) => (
+        <Flex
+          as="li"
+          key={i}
+          gap="2"
+          align="center"
+          py="1"
+          borderBottomWidth="1px"
+          borderColor="line"
+        >
+          <Box width="34px" flexShrink={0}>
+            {shape.closed && (
+              <Outline shape={{ kind: 'outline', outer: shape.path, keepBare: [] }} size={30} />
+            )}
+          </Box>
+          <Box flex="1" minW="0" fontSize="sm">
+            <Box truncate>{shape.name}</Box>
+            <Box color="ink2" fontSize="xs">
               {shape.closed
                 ? formatQuantity(shape.area * unitM ** 2, 'area', 'metric').text
                 : 'open, not usable'}
-            </td>
-            <td>
-              <chakra.input
-                type="radio"
-                name="outer"
-                width="22px"
-                height="22px"
-                disabled={!shape.closed}
-                checked={i === outer}
-                aria-label={`${shape.name} is the outline`}
-                onChange={() =>
-                  onChange({ ...chosen, outer: i, bare: bare.filter((b) => b !== i) })
-                }
-              />
-            </td>
-            <td>
-              <chakra.input
-                type="checkbox"
-                width="22px"
-                height="22px"
-                disabled={!shape.closed || i === outer}
-                checked={bare.includes(i)}
-                aria-label={`${shape.name} stays bare`}
-                onChange={() => toggle(i)}
-              />
-            </td>
-          </chakra.tr>
-        ))}
-      </tbody>
-    </chakra.table>
+            </Box>
+          </Box>
+          {shape.closed && (
+            <chakra.select
+              aria-label={`What ${shape.name} is`}
+              value={roleOf(chosen, i)}
+              minH="34px"
+              bg="card"
+              borderWidth="1px"
+              borderColor="ink3"
+              fontSize="sm"
+              onChange={(e) => onChange(withRole(chosen, i, e.target.value as Role))}
+            >
+              {ROLES.map(([role, label]) => (
+                <option key={role} value={role}>
+                  {label}
+                </option>
+              ))}
+            </chakra.select>
+          )}
+        </Flex>
+      ))}
+    </Box>
   );
 }
 
-interface Props {
-  readonly form: UseFormReturn<SurveyDraft>;
-  readonly error: string | undefined;
-}
-
-/** Takes an outline from an SVG or DXF file: choose which shape is the piece and which stay bare. */
-export function DrawingImport({ form, error }: Props) {
+/** Takes an outline from an SVG or DXF file: choose which shape is the piece, which stay bare or are recesses. */
+export function DrawingImport() {
+  const { area, index, edit, editArea, errors, format } = useSurvey();
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [trouble, setTrouble] = useState<string>();
-  const kept = useWatch({ control: form.control, name: 'outline' }) !== null;
+  const kept = area.outline !== null;
   const apply = (next: Chosen) => {
     setChosen(next);
-    const made = outlineFromDrawing(next.read.shapes, next.outer, next.bare, next.unitM);
+    const made = outlineFromDrawing(
+      next.read.shapes,
+      next.outer,
+      next.bare,
+      next.recess,
+      next.unitM,
+    );
     setTrouble(made.ok ? undefined : drawingTrouble(made.issues[0]));
-    const outline = made.ok ? made.value : null;
-    form.setValue('outline', outline, { shouldDirty: true, shouldValidate: made.ok });
-    const sides = sideCount({ shape: 'outline', sides: '', outline });
-    form.setValue('edgeKinds', fitEdges(form.getValues('edgeKinds'), sides));
+    if (!made.ok) return;
+    const { outline, recesses, movedM } = made.value;
+    if (movedM > 0)
+      setTrouble(
+        `Too many points to edit: thinned, the outline moved by at most ${format.show(movedM, 'film').text}.`,
+      );
+    editArea({ outline: outline.outer, keepBare: outline.keepBare, measured: { by: 'drawing' } });
+    if (recesses.length === 0 && next.recess.length === chosen?.recess.length) return;
+    edit((d) => ({
+      ...d,
+      areas: [
+        ...d.areas.filter((a) => !a.id?.startsWith('drawn-')),
+        ...recesses.map(({ path, at }, i) => ({
+          ...emptyArea(format, 'recess'),
+          id: `drawn-${crypto.randomUUID()}`,
+          name: `Recess ${i + 1}`,
+          shape: 'outline' as const,
+          outline: path,
+          at,
+          edges: [emptyEdge('dammed')],
+          measured: { by: 'drawing' as const },
+        })),
+      ],
+    }));
   };
   const pick = async (file: File | undefined) => {
     setTrouble(undefined);
     if (!file) return;
+    // What was read before is gone, so that nothing is chosen in the wrong file.
+    setChosen(null);
     try {
       const read = await readDrawing(file);
-      apply({ read, outer: largest(read), bare: [], unitM: read.unitM ?? 1e-3 });
+      apply({ read, outer: largest(read), bare: [], recess: [], unitM: read.unitM ?? 1e-3 });
     } catch (e) {
       setTrouble(e instanceof Error ? drawingTrouble(e) : String(e));
     }
   };
+  const error = trouble ?? errors[`areas.${index}.outline`];
   return (
     <Box display="flex" flexDirection="column" gap="3">
       <FieldRow
         label="Drawing file"
-        hint={`SVG or DXF. Nothing in it is run or fetched.${kept ? ' The outline is kept until another file is chosen.' : ''}`}
-        error={trouble ?? error}
+        hint={`Or draw it on the plan, or trace a photo. SVG or DXF; nothing in it is run or fetched.${kept ? ' The outline is kept until another is chosen.' : ''}`}
+        error={error}
       >
         {(control) => (
           <input

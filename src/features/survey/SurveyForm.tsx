@@ -1,130 +1,132 @@
 'use client';
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
-import { SHAPE_KINDS } from '@/core/geometry';
-import { SUPPORTS } from '@/data/records/types';
-import type { Survey } from '@/data/repos/bench';
-import { resolverOf } from '@/features/common/formErrors';
-import { useFormat } from '@/features/common/useFormat';
-import { Panel } from '@/ui/Panel';
-import { SelectField } from '@/ui/SelectField';
-import { TextAreaField, TextField } from '@/ui/TextField';
-import { DrawingImport } from './DrawingImport';
-import { EdgeKinds } from './EdgeKinds';
-import { hasHeight, readSurvey, SHAPE_LABEL, WIDTH_LABEL, type SurveyDraft } from './model';
-import { SurveyPreview } from './SurveyPreview';
+import { useEffect, useState, type FormEvent, type KeyboardEvent } from 'react';
+import type { NewPhoto, Survey } from '@/data/repos/bench';
 import { Button } from '@/ui/Button';
+import { Panel } from '@/ui/Panel';
+import type { SurveyDraft } from './draft';
+import { EdgeFields } from './EdgeFields';
+import { LevelFields } from './LevelFields';
+import { PieceFields } from './PieceFields';
+import { PlanEditor } from './plan/PlanEditor';
+import { readSurvey } from './readSurvey';
+import { Results } from './Results';
+import { SurfaceFields } from './SurfaceFields';
+import { SurveyProvider, useSurvey } from './SurveyContext';
+
+const TABS = [
+  ['piece', 'Piece'],
+  ['edges', 'Edges'],
+  ['surface', 'Surface'],
+  ['level', 'Level, marks'],
+] as const;
+type Tab = (typeof TABS)[number][0];
+
+/** The tab on which a field with a fault stands. */
+const tabOf = (field: string): Tab => {
+  if (field.startsWith('level')) return 'level';
+  if (/\.edges\.\d/.test(field)) return 'edges';
+  return /\.(relief|age)/.test(field) ? 'surface' : 'piece';
+};
 
 interface Props {
   readonly initial: SurveyDraft;
   readonly submit: string;
-  readonly onSubmit: (survey: Survey) => Promise<void>;
+  readonly onSubmit: (survey: Survey, photos: readonly NewPhoto[]) => Promise<void>;
 }
 
-function ShapeFields({ form }: { form: UseFormReturn<SurveyDraft> }) {
-  const { units } = useFormat();
-  const { register, control, formState } = form;
-  const kind = useWatch({ control, name: 'shape' });
-  const error = (field: keyof SurveyDraft) => formState.errors[field]?.message;
-  const hint = units === 'us' ? 'Inches if you write no unit' : 'mm if you write no unit';
-  return (
-    <Grid templateColumns="1fr 1fr" gap="4">
-      <Box gridColumn="1 / -1">
-        <SelectField
-          label="Shape of the face"
-          options={SHAPE_KINDS.map((k) => [k, SHAPE_LABEL[k]])}
-          {...register('shape')}
-        />
-      </Box>
-      {kind === 'outline' ? (
-        <Box gridColumn="1 / -1">
-          <DrawingImport form={form} error={error('outline')} />
-        </Box>
-      ) : (
-        <TextField
-          label={WIDTH_LABEL[kind]}
-          hint={hint}
-          error={error('width')}
-          {...register('width')}
-        />
-      )}
-      {hasHeight(kind) && (
-        <TextField label="Height" error={error('height')} {...register('height')} />
-      )}
-      {kind === 'roundedRectangle' && (
-        <TextField label="Corner radius" error={error('radius')} {...register('radius')} />
-      )}
-      {kind === 'regularPolygon' && (
-        <>
-          <TextField
-            label="Sides"
-            inputMode="numeric"
-            error={error('sides')}
-            {...register('sides')}
-          />
-          <SelectField
-            label="Measured across"
-            options={[
-              ['flats', 'flats (side to side)'],
-              ['corners', 'corners (tip to tip)'],
-            ]}
-            {...register('across')}
-          />
-        </>
-      )}
-      <TextField label="Edge thickness" error={error('edgeHeight')} {...register('edgeHeight')} />
-    </Grid>
-  );
+function Fields({ tab }: { tab: Tab }) {
+  if (tab === 'edges') return <EdgeFields />;
+  if (tab === 'surface') return <SurfaceFields />;
+  return tab === 'level' ? <LevelFields /> : <PieceFields />;
 }
 
-/** Survey of a piece with one face: what it is, how big, how many, and what each edge does. */
-export function SurveyForm({ initial, submit, onSubmit }: Props) {
-  const format = useFormat();
-  const form = useForm<SurveyDraft>({
-    defaultValues: initial,
-    mode: 'onTouched',
-    resolver: resolverOf((draft) => readSurvey(draft, format)),
-  });
-  const { register, control, handleSubmit, formState } = form;
-  const draft = useWatch({ control }) as SurveyDraft;
-  // The outline shows as soon as it is known, with or without a name.
-  const shown = { ...initial, ...draft };
-  const read = readSurvey({ ...shown, name: shown.name.trim() || 'the piece' }, format);
-  const save = handleSubmit(async () => {
-    const final = readSurvey(form.getValues(), format);
-    if (final.ok) await onSubmit(final.value);
-  });
+function Form({ submit, onSubmit }: Omit<Props, 'initial'>) {
+  const { draft, format, photos, edge, index, select, showErrors, undo, redo } = useSurvey();
+  const [tab, setTab] = useState<Tab>('piece');
+  const [busy, setBusy] = useState(false);
+  useEffect(() => {
+    if (edge !== null) setTab((now) => (now === 'piece' ? 'edges' : now));
+  }, [edge]);
+  const save = async (event: FormEvent) => {
+    event.preventDefault();
+    const read = readSurvey(draft, format);
+    showErrors(read.ok ? {} : read.errors);
+    if (!read.ok) {
+      const [first = ''] = Object.keys(read.errors);
+      const at = /^areas\.(\d+)/.exec(first);
+      if (at && Number(at[1]) !== index) select(Number(at[1]));
+      setTab(tabOf(first));
+      return;
+    }
+    const named = new Set(
+      read.value.areas.flatMap(({ measured: m }) =>
+        m.by === 'photo' ? [m.photoId, m.planPhotoId] : [],
+      ),
+    );
+    setBusy(true);
+    await onSubmit(
+      read.value,
+      photos.filter((p) => named.has(p.id)),
+    );
+    setBusy(false);
+  };
+  const key = (event: KeyboardEvent) => {
+    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+    event.preventDefault();
+    if (event.shiftKey) redo();
+    else undo();
+  };
   return (
-    <form onSubmit={(e) => void save(e)} noValidate>
-      <Grid templateColumns={{ base: '1fr', lg: 'minmax(420px, 5fr) 6fr' }} gap="5">
-        <Panel display="flex" flexDirection="column" gap="4">
-          <TextField label="Name" error={formState.errors.name?.message} {...register('name')} />
-          <Grid templateColumns="1fr 1fr" gap="4">
-            <TextField
-              label="How many alike"
-              inputMode="numeric"
-              error={formState.errors.count?.message}
-              {...register('count')}
-            />
-            <SelectField
-              label="Support"
-              options={SUPPORTS.map((s) => [s, s])}
-              {...register('support')}
-            />
-          </Grid>
-          <ShapeFields form={form} />
-          <TextAreaField label="Note" {...register('note')} />
-          <Flex justify="flex-end">
-            <Button type="submit" variant="ink" disabled={formState.isSubmitting}>
-              {submit}
-            </Button>
-          </Flex>
+    <form onSubmit={(e) => void save(e)} onKeyDown={key} noValidate>
+      <Grid
+        templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 372px' }}
+        gap="4"
+        alignItems="start"
+      >
+        <Panel minW="0" p="3">
+          <PlanEditor />
+          <Results />
         </Panel>
-        <Panel>
-          <SurveyPreview survey={read.ok ? read.value : null} />
-          <EdgeKinds form={form} />
+        <Panel p="0">
+          <Flex role="tablist" aria-label="Survey" borderBottomWidth="1px" borderColor="line">
+            {TABS.map(([name, label]) => (
+              <Button
+                key={name}
+                role="tab"
+                id={`tab-${name}`}
+                aria-selected={tab === name}
+                aria-controls="survey-fields"
+                variant={tab === name ? 'ink' : 'quiet'}
+                size="sm"
+                minH="40px"
+                flex="1"
+                px="1"
+                onClick={() => setTab(name)}
+              >
+                {label}
+              </Button>
+            ))}
+          </Flex>
+          <Box id="survey-fields" role="tabpanel" aria-labelledby={`tab-${tab}`} p="4">
+            <Fields tab={tab} />
+            <Flex justify="flex-end" mt="4">
+              <Button type="submit" variant="ink" disabled={busy}>
+                {submit}
+              </Button>
+            </Flex>
+          </Box>
         </Panel>
       </Grid>
     </form>
+  );
+}
+
+/** Survey of a piece: its areas on the plan, its edges, what lies on it, and how level it is. */
+export function SurveyForm({ initial, ...rest }: Props) {
+  return (
+    <SurveyProvider initial={initial}>
+      <Form {...rest} />
+    </SurveyProvider>
   );
 }

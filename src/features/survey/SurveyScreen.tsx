@@ -2,28 +2,25 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useAct, useShop } from '@/data/hooks';
-import { changePiece, type Survey } from '@/data/repos/bench';
+import { changeSurvey, type NewPhoto, type Survey } from '@/data/repos/bench';
 import { clockText } from '@/features/common/clockText';
-import { PieceFrame } from '@/features/common/PieceFrame';
 import type { PieceView } from '@/features/common/coatView';
+import { PieceFrame } from '@/features/common/PieceFrame';
 import { useFormat } from '@/features/common/useFormat';
-import { draftOf } from './model';
+import { draftOf } from './draft';
 import { SurveyForm } from './SurveyForm';
 
 function Form({ view }: { view: PieceView }) {
   const act = useAct();
   const format = useFormat();
-  const [savedMs, setSavedMs] = useState<number | null>(null);
-  const area = view.areas[0];
   const shop = useShop();
-  if (!area) return <Box>This piece has no face.</Box>;
-  const save = async ({ name, count, support, note, shape, edgeHeightM, edgeKinds }: Survey) => {
-    const piece = { ...view.piece, name, count, support, note };
-    const face = { ...area, shape, edgeHeightM, edgeKinds };
+  const [savedMs, setSavedMs] = useState<number | null>(null);
+  if (view.areas.length === 0) return <Box>This piece has no face.</Box>;
+  const save = async (survey: Survey, photos: readonly NewPhoto[]) => {
     const outcome = await act(
-      `save the survey of ${name}`,
-      (db, c) => changePiece(db, c, piece, face),
-      { piece, face },
+      `save the survey of ${survey.name}`,
+      (db, c) => changeSurvey(db, c, view.piece.id, survey, photos),
+      survey,
     );
     if (outcome.ok) setSavedMs(Date.now());
   };
@@ -31,7 +28,7 @@ function Form({ view }: { view: PieceView }) {
     <>
       <SurveyForm
         key={`${view.piece.id}-${shop.settings.units}`}
-        initial={draftOf(view.piece, area, format)}
+        initial={draftOf(view.piece, view.areas, format)}
         submit="Save the survey"
         onSubmit={save}
       />

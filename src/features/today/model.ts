@@ -1,5 +1,6 @@
 import type { Shop } from '@/data/hooks';
 import { batchStep } from '@/data/records/batchStep';
+import { edgeKindsOf } from '@/data/records/types';
 import { clockText } from '@/features/common/clockText';
 import { ledgerOf, pieceViews, type CoatView, type PieceView } from '@/features/common/coatView';
 import { STATE_WORDS } from '@/features/common/stateWords';
@@ -89,7 +90,7 @@ function sessionToDos(shop: Shop, nowMs: number): ToDo[] {
 }
 
 function unmaskToDo({ piece, areas, top }: PieceView, nowMs: number): ToDo[] {
-  const masked = areas.some((a) => a.edgeKinds.includes('dammed'));
+  const masked = areas.some((a) => edgeKindsOf(a).includes('dammed'));
   const window = top?.clock?.windows.find((w) => w.kind === 'unmask');
   if (!masked || window?.status !== 'open' || window.closesMs === null) return [];
   return [

@@ -1,4 +1,5 @@
 'use client';
+import { edgeKindsOf } from '@/data/records/types';
 import { Box, Flex } from '@chakra-ui/react';
 import { useAct, useNow } from '@/data/hooks';
 import { coverBatch, pourCoat, undoLast } from '@/data/repos/wet';
@@ -40,7 +41,7 @@ function CoatRow({
       {area && (
         <Outline
           shape={area.shape}
-          edgeKinds={area.edgeKinds}
+          edgeKinds={edgeKindsOf(area)}
           size={76}
           fill={poured ? 'var(--bm-colors-amber)' : 'var(--bm-colors-card)'}
         />

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { cutShape } from '@/core/geometry';
 import { INCH_M } from '@/core/units';
 import type { CoatState } from '@/core/resin';
-import type { Area, Support } from '@/data/records/types';
+import { edgeHeightOf, edgeKindsOf, type Area, type Support } from '@/data/records/types';
 import { SUPPORT_HATCH } from '../materials';
 import { STATE_FILL, STATE_WORDS } from '../stateWords';
 import { useFormat } from '../useFormat';
@@ -61,7 +61,7 @@ function Substrate({
         {support}
       </SvgText>
       <SvgText x={x1 + 34} y={base + 52} size={13} fill="var(--bm-colors-ink2)" family="mono">
-        {show(area.edgeHeightM, 'length').text} edge
+        {show(edgeHeightOf(area), 'length').text} edge
       </SvgText>
     </g>
   );
@@ -96,7 +96,7 @@ function ScaleBar({ layout, widthM }: { layout: SectionLayout; widthM: number })
 export function SectionDrawing({ area, support, laminae, editable }: Props) {
   const [frozen, setFrozen] = useState<number | null>(null);
   const cut = cutShape(area.shape);
-  const layout = layoutSection(laminae, cut, area.edgeKinds, frozen);
+  const layout = layoutSection(laminae, cut, edgeKindsOf(area), frozen);
   const dragged = laminae.find((l) => l.id === editable?.id);
   const drawn = layout.laminae.find((l) => l.id === editable?.id);
   const told = laminae.map((l) => `${l.name}: ${STATE_WORDS[l.state]}`).join('; ');

@@ -1,0 +1,70 @@
+import { assert } from '../result';
+import { STANDARD_GRAVITY } from '../units';
+
+/** How unevenness is meant: highest less lowest, or from the mean to either side. */
+export type Unevenness = 'edge to edge' | 'about the mean';
+
+/**
+ * Steepest slope that keeps a film within a share of its thickness, once it has run as far as it can.
+ * @param lengthM length along the slope, m, > 0 @param thicknessM film, m, > 0
+ * @param share allowed difference over the thickness, 0…1, in the sense of `unevenness`
+ * @returns rise over run
+ * @throws RangeError on values outside those intervals
+ * Source: a film between dams ends with a level surface, so its thickness differs by length × slope.
+ */
+export function tolerableSlope(
+  lengthM: number,
+  thicknessM: number,
+  share: number,
+  unevenness: Unevenness,
+): number {
+  assert(lengthM > 0 && thicknessM > 0 && share > 0, 'tolerableSlope', {
+    lengthM,
+    thicknessM,
+    share,
+  });
+  const difference = share * thicknessM * (unevenness === 'edge to edge' ? 1 : 2);
+  return difference / lengthM;
+}
+
+/**
+ * Fluidity in which a tilted film between dams gets about 70 % of the way.
+ * @param densityKgM3 of the mix, > 0
+ * @returns 1/Pa
+ * Source: slowest mode of thin-film levelling, 3 L² / (π² ρ g h³).
+ */
+export function tiltFluidity(lengthM: number, thicknessM: number, densityKgM3: number): number {
+  assert(lengthM > 0 && thicknessM > 0 && densityKgM3 > 0, 'tiltFluidity', {
+    lengthM,
+    thicknessM,
+    densityKgM3,
+  });
+  return (3 * lengthM ** 2) / (Math.PI ** 2 * densityKgM3 * STANDARD_GRAVITY * thicknessM ** 3);
+}
+
+const TERMS = 60;
+
+/**
+ * Difference in thickness that a tilt makes before the resin stops.
+ * @param slope rise over run, >= 0 @param fluidityPerPa fluidity integral that is left, 1/Pa, >= 0
+ * @returns highest less lowest, m
+ * @throws RangeError on values outside those intervals
+ * Source: linear thin-film levelling between two dams, Fourier series
+ *   1 − 8/π² Σ exp(−n² τ/T) / n² over odd n.
+ */
+export function tiltDifference(
+  lengthM: number,
+  slope: number,
+  thicknessM: number,
+  densityKgM3: number,
+  fluidityPerPa: number,
+): number {
+  assert(slope >= 0 && fluidityPerPa >= 0, 'tiltDifference', { slope, fluidityPerPa });
+  const ratio = fluidityPerPa / tiltFluidity(lengthM, thicknessM, densityKgM3);
+  let left = 0;
+  for (let k = 0; k < TERMS; k += 1) {
+    const n = 2 * k + 1;
+    left += Math.exp(-n * n * ratio) / (n * n);
+  }
+  return lengthM * slope * (1 - (8 / Math.PI ** 2) * left);
+}

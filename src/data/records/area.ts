@@ -1,0 +1,51 @@
+import type { LedgerArea } from '@/core/coat';
+import { measureFace, measureShape, type FaceMeasure, type Shape } from '@/core/geometry';
+import type { Area, AreaKind, Edge, EdgeKind } from './types';
+
+/** An area with nothing told but its shape and its edges; kinds go round again when there are too few. */
+export function plainArea(
+  shape: Shape,
+  edgeHeightM: number,
+  kinds: readonly EdgeKind[] = ['open'],
+  kind: AreaKind = 'face',
+): Omit<Area, 'id' | 'pieceId'> {
+  const names: Readonly<Record<AreaKind, string>> = {
+    face: 'Face',
+    'edge band': 'Edge band',
+    recess: 'Recess',
+    back: 'Back',
+  };
+  return {
+    name: names[kind],
+    kind,
+    shape,
+    at: [0, 0],
+    depthM: 0,
+    edges: measureShape(shape).sideLengthsM.map((_, i): Edge => ({
+      kind: kinds[i % kinds.length] ?? 'open',
+      heightM: edgeHeightM,
+      profile: { kind: 'square' },
+    })),
+    porosity: 'sealed',
+    relief: [],
+    surface: { kind: 'bare', ageDays: null, sanded: false },
+    measured: { by: shape.kind === 'outline' ? 'drawing' : 'rule' },
+  };
+}
+
+/** Area of a surveyed face and its edges, with the uncertainty of how it was measured. */
+export const measureArea = (area: Pick<Area, 'shape' | 'edges' | 'measured'>): FaceMeasure =>
+  measureFace(
+    area.shape,
+    area.edges,
+    area.measured.by === 'photo' ? area.measured.sigmaShare : null,
+  );
+
+/** An area as the volume ledger takes it: its face, and the edges that resin runs down. */
+export function ledgerArea(area: Area, count: number): LedgerArea {
+  const { areaM2, areaSigmaM2, edges } = measureArea(area);
+  const openEdges = edges
+    .filter((_, i) => area.edges[i]?.kind === 'open')
+    .map(({ bandM2, girthM }) => ({ areaM2: bandM2, heightM: girthM }));
+  return { name: area.name, areaM2, areaSigmaM2, count, openEdges };
+}

@@ -1,0 +1,88 @@
+'use client';
+import { Flex } from '@chakra-ui/react';
+import { measureFace } from '@/core/geometry';
+import type { AreaKind } from '@/data/records/types';
+import { Button } from '@/ui/Button';
+import { editText } from '@/core/units';
+import { emptyArea, emptyEdge, shapeNow, type AreaDraft } from './draft';
+import { useSurvey } from './SurveyContext';
+
+/** The areas of the piece: choose one, add a back or an edge band, remove one. */
+export function AreaStrip() {
+  const { draft, index, area, select, edit, format } = useSurvey();
+  const add = (kind: AreaKind, from: Partial<AreaDraft>) => {
+    const count = draft.areas.filter((a) => a.kind === kind).length;
+    const blank = emptyArea(format, kind);
+    const fresh: AreaDraft = {
+      ...blank,
+      name: count > 0 ? `${blank.name} ${count + 1}` : blank.name,
+      ...from,
+      id: crypto.randomUUID(),
+    };
+    edit((d) => ({ ...d, areas: [...d.areas, fresh] }));
+    select(draft.areas.length);
+  };
+  const [face] = draft.areas;
+  const shape = face && shapeNow(face, format);
+  const band = () => {
+    if (!face || !shape) return;
+    // The band unrolled: as long as the outline, as high as its girth.
+    const edges = face.edges.map(() => ({ heightM: 0.018, profile: { kind: 'square' } as const }));
+    const { perimeterM } = measureFace(shape, edges);
+    add('edge band', {
+      width: editText(Math.round(perimeterM * 1e4) / 1e4, format.typed('length')),
+      height: face.edgeHeight,
+      edges: [0, 1, 2, 3].map(() => emptyEdge('open')),
+    });
+  };
+  return (
+    <Flex gap="2" wrap="wrap" align="center" role="group" aria-label="Areas of the piece">
+      {draft.areas.map((a, i) => (
+        <Button
+          key={a.id ?? i}
+          size="sm"
+          minH="34px"
+          variant={i === index ? 'ink' : 'outline'}
+          aria-pressed={i === index}
+          onClick={() => select(i)}
+        >
+          {a.name || a.kind}
+        </Button>
+      ))}
+      {!draft.areas.some((a) => a.kind === 'back') && face && (
+        <Button
+          size="sm"
+          variant="quiet"
+          onClick={() =>
+            add('back', {
+              ...face,
+              name: 'Back',
+              kind: 'back',
+              relief: [],
+              measured: { by: 'rule' },
+            })
+          }
+        >
+          + Back
+        </Button>
+      )}
+      {!draft.areas.some((a) => a.kind === 'edge band') && shape && (
+        <Button size="sm" variant="quiet" onClick={band}>
+          + Edge band
+        </Button>
+      )}
+      {area.kind !== 'face' && (
+        <Button
+          size="sm"
+          variant="danger"
+          onClick={() => {
+            edit((d) => ({ ...d, areas: d.areas.filter((_, i) => i !== index) }));
+            select(0);
+          }}
+        >
+          Remove {area.name}
+        </Button>
+      )}
+    </Flex>
+  );
+}

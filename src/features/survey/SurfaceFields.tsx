@@ -1,0 +1,126 @@
+'use client';
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
+import { POROSITIES, RELIEF_KINDS, SURFACES } from '@/data/records/types';
+import { Button } from '@/ui/Button';
+import { SelectField } from '@/ui/SelectField';
+import { TextField } from '@/ui/TextField';
+import type { AreaDraft, ReliefDraft } from './draft';
+import { useSurvey } from './SurveyContext';
+import { POROSITY_WORDS } from './words';
+
+function ReliefZone({ at }: { at: number }) {
+  const { area, index, editArea, errors, rest } = useSurvey();
+  const zone = area.relief[at];
+  if (!zone) return null;
+  const key = `areas.${index}.relief.${at}.`;
+  const change = (next: Partial<ReliefDraft>, tag?: string) =>
+    editArea({ relief: area.relief.map((r, i) => (i === at ? { ...r, ...next } : r)) }, tag);
+  const text = (field: 'greatest' | 'mean' | 'share') => ({
+    value: zone[field],
+    error: errors[key + field],
+    onChange: (e: { target: { value: string } }) =>
+      change({ [field]: e.target.value }, key + field),
+    onBlur: rest,
+  });
+  return (
+    <Box
+      role="group"
+      aria-label={`Relief ${at + 1}`}
+      borderTopWidth="1px"
+      borderColor="line"
+      pt="2"
+    >
+      <Grid templateColumns="1fr 1fr" gap="2">
+        <SelectField
+          label="What stands up"
+          value={zone.kind}
+          options={RELIEF_KINDS.map((k) => [k, k])}
+          onChange={(e) => change({ kind: e.target.value as ReliefDraft['kind'] })}
+        />
+        <TextField label="Covers" hint="Share of this area" {...text('share')} />
+        <TextField label="Greatest height" {...text('greatest')} />
+        <TextField label="Mean height" {...text('mean')} />
+      </Grid>
+      <Button
+        size="sm"
+        variant="quiet"
+        aria-label={`Remove relief ${at + 1}`}
+        onClick={() => editArea({ relief: area.relief.filter((_, i) => i !== at) })}
+      >
+        Remove
+      </Button>
+    </Box>
+  );
+}
+
+/** What lies on the chosen area now, how it drinks, and what stands up from it. */
+export function SurfaceFields() {
+  const { area, index, editArea, errors, rest } = useSurvey();
+  const { surface } = area;
+  const setSurface = (change: Partial<AreaDraft['surface']>, tag?: string) =>
+    editArea({ surface: { ...surface, ...change } }, tag);
+  const add = () =>
+    editArea({
+      relief: [
+        ...area.relief,
+        { kind: 'fine glitter', greatest: '0.5 mm', mean: '0.2 mm', share: '50 %' },
+      ],
+    });
+  return (
+    <Flex direction="column" gap="3">
+      <SelectField
+        label="Porosity"
+        value={area.porosity}
+        options={POROSITIES.map((p) => [p, POROSITY_WORDS[p]])}
+        onChange={(e) => editArea({ porosity: e.target.value as AreaDraft['porosity'] })}
+      />
+      <Grid templateColumns="1fr 1fr" gap="3">
+        <SelectField
+          label="Surface now"
+          value={surface.kind}
+          options={SURFACES.map((s) => [s, s])}
+          onChange={(e) => setSurface({ kind: e.target.value as AreaDraft['surface']['kind'] })}
+        />
+        {surface.kind === 'old resin' && (
+          <TextField
+            label="Its age, days"
+            inputMode="numeric"
+            value={surface.age}
+            error={errors[`areas.${index}.age`]}
+            onChange={(e) => setSurface({ age: e.target.value }, `area ${index} age`)}
+            onBlur={rest}
+          />
+        )}
+      </Grid>
+      {surface.kind === 'old resin' && (
+        <chakra.label display="flex" gap="2" alignItems="center" minH="32px">
+          <chakra.input
+            type="checkbox"
+            width="20px"
+            height="20px"
+            checked={surface.sanded}
+            onChange={(e) => setSurface({ sanded: e.target.checked })}
+          />
+          Sanded all over
+        </chakra.label>
+      )}
+      <Box fontFamily="heading" fontWeight="600" mt="1">
+        Relief
+      </Box>
+      {area.relief.length === 0 && (
+        <Box fontSize="sm" color="ink2">
+          Nothing stands up from this area. Add glitter, stones, paste or leaf: the coat must end
+          above its highest point.
+        </Box>
+      )}
+      {area.relief.map((_, i) => (
+        <ReliefZone key={i} at={i} />
+      ))}
+      {area.relief.length < 8 && (
+        <Button size="sm" alignSelf="start" onClick={add}>
+          Add relief
+        </Button>
+      )}
+    </Flex>
+  );
+}

@@ -1,0 +1,130 @@
+'use client';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useMemo,
+  useReducer,
+  useState,
+  type ReactNode,
+} from 'react';
+import type { NewPhoto } from '@/data/repos/bench';
+import { useFormat, type Format } from '@/features/common/useFormat';
+import { fitEdges, sideCount, type AreaDraft, type EdgeDraft, type SurveyDraft } from './draft';
+import { startHistory, stepHistory } from './history';
+
+export interface SurveyState {
+  readonly draft: SurveyDraft;
+  readonly format: Format;
+  readonly index: number;
+  readonly area: AreaDraft;
+  readonly edge: number | null;
+  readonly photos: readonly NewPhoto[];
+  readonly errors: Readonly<Record<string, string>>;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  readonly select: (index: number) => void;
+  readonly selectEdge: (edge: number | null) => void;
+  /** Changes the draft; changes in a row with one tag are undone together. */
+  readonly edit: (change: (d: SurveyDraft) => SurveyDraft, tag?: string) => void;
+  /** Changes the chosen area; its edges follow its sides. */
+  readonly editArea: (change: Partial<AreaDraft>, tag?: string) => void;
+  readonly editEdge: (edge: number, change: Partial<EdgeDraft>, tag?: string) => void;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  /** The next change begins a new step, whatever its tag. */
+  readonly rest: () => void;
+  readonly addPhotos: (photos: readonly NewPhoto[]) => void;
+  readonly showErrors: (errors: Readonly<Record<string, string>>) => void;
+}
+
+const Context = createContext<SurveyState | null>(null);
+
+export function useSurvey(): SurveyState {
+  const state = useContext(Context);
+  if (!state) throw new Error('useSurvey: outside SurveyProvider');
+  return state;
+}
+
+const replaceAt = <T,>(list: readonly T[], index: number, change: (item: T) => T): T[] =>
+  list.map((item, i) => (i === index ? change(item) : item));
+
+/** Holds what is surveyed while it is edited, with every step that can be taken back. */
+export function SurveyProvider({
+  initial,
+  children,
+}: {
+  initial: SurveyDraft;
+  children: ReactNode;
+}) {
+  const format = useFormat();
+  const [history, dispatch] = useReducer(stepHistory, initial, startHistory);
+  const [chosen, select] = useState(0);
+  const [edge, selectEdge] = useState<number | null>(null);
+  const [photos, setPhotos] = useState<readonly NewPhoto[]>([]);
+  const [errors, showErrors] = useState<Readonly<Record<string, string>>>({});
+  const draft = history.now;
+  const index = Math.min(chosen, draft.areas.length - 1);
+  const area = draft.areas[index];
+  if (!area) throw new Error('SurveyProvider: a survey has at least one area');
+  const edit = useCallback<SurveyState['edit']>(
+    (change, tag) => dispatch({ type: 'change', change, tag: tag ?? null }),
+    [],
+  );
+  const editArea = useCallback<SurveyState['editArea']>(
+    (change, tag) =>
+      edit(
+        (d) => ({
+          ...d,
+          areas: replaceAt(d.areas, index, (a) => {
+            const next = { ...a, ...change };
+            return { ...next, edges: fitEdges(next.edges, sideCount(next)) };
+          }),
+        }),
+        tag,
+      ),
+    [edit, index],
+  );
+  const editEdge = useCallback<SurveyState['editEdge']>(
+    (at, change, tag) =>
+      edit(
+        (d) => ({
+          ...d,
+          areas: replaceAt(d.areas, index, (a) => ({
+            ...a,
+            edges: replaceAt(fitEdges(a.edges, sideCount(a)), at, (e) => ({ ...e, ...change })),
+          })),
+        }),
+        tag,
+      ),
+    [edit, index],
+  );
+  const state = useMemo<SurveyState>(
+    () => ({
+      draft,
+      format,
+      index,
+      area,
+      edge: edge !== null && edge < sideCount(area) ? edge : null,
+      photos,
+      errors,
+      canUndo: history.past.length > 0,
+      canRedo: history.future.length > 0,
+      select: (i) => {
+        select(i);
+        selectEdge(null);
+      },
+      selectEdge,
+      edit,
+      editArea,
+      editEdge,
+      undo: () => dispatch({ type: 'undo' }),
+      redo: () => dispatch({ type: 'redo' }),
+      rest: () => dispatch({ type: 'rest' }),
+      addPhotos: (added) => setPhotos((p) => [...p, ...added]),
+      showErrors,
+    }),
+    [draft, format, index, area, edge, photos, errors, history, edit, editArea, editEdge],
+  );
+  return <Context value={state}>{children}</Context>;
+}

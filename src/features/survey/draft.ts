@@ -1,0 +1,274 @@
+import {
+  checkShape,
+  corners,
+  measureShape,
+  outlineSides,
+  POLYGON_SIDES,
+  shapePath,
+  type EdgeProfile,
+  type Path,
+  type Point,
+  type Shape,
+  type ShapeKind,
+} from '@/core/geometry';
+import { editText } from '@/core/units';
+import { plainArea } from '@/data/records/area';
+import type {
+  Area,
+  AreaKind,
+  EdgeKind,
+  HardwareMark,
+  Measured,
+  Piece,
+  Porosity,
+  ReliefKind,
+  Support,
+  Surface,
+} from '@/data/records/types';
+import { FieldReader } from '@/features/common/fieldReader';
+import type { Format } from '@/features/common/useFormat';
+import { readShape } from './readSurvey';
+
+/** What is typed and drawn in the survey of a piece: lengths as text, places in m. */
+export interface EdgeDraft {
+  readonly kind: EdgeKind;
+  /** Empty: as the area says. */
+  readonly height: string;
+  readonly profile: EdgeProfile['kind'];
+  readonly size: string;
+}
+
+export interface ReliefDraft {
+  readonly kind: ReliefKind;
+  readonly greatest: string;
+  readonly mean: string;
+  readonly share: string;
+}
+
+export interface AreaDraft {
+  readonly id: string | null;
+  readonly name: string;
+  readonly kind: AreaKind;
+  readonly shape: ShapeKind;
+  readonly width: string;
+  readonly height: string;
+  readonly radius: string;
+  readonly sides: string;
+  readonly across: 'flats' | 'corners';
+  readonly edgeHeight: string;
+  /** Drawn, traced or taken from a file, when the shape is a free outline. */
+  readonly outline: Path | null;
+  readonly keepBare: readonly Path[];
+  readonly at: Point;
+  readonly depth: string;
+  readonly edges: readonly EdgeDraft[];
+  readonly porosity: Porosity;
+  readonly relief: readonly ReliefDraft[];
+  readonly surface: {
+    readonly kind: Surface['kind'];
+    readonly age: string;
+    readonly sanded: boolean;
+  };
+  readonly measured: Measured;
+}
+
+export interface LevelDraft {
+  /** Rise towards the right and towards the back: a length over `over`, or an angle with its sign. */
+  readonly alongX: string;
+  readonly alongY: string;
+  readonly over: string;
+  readonly by: string;
+  readonly readMs: number;
+  readonly props: readonly Point[];
+}
+
+export interface SurveyDraft {
+  readonly name: string;
+  readonly count: string;
+  readonly support: Support;
+  readonly note: string;
+  readonly use: Piece['use'];
+  readonly marks: readonly HardwareMark[];
+  readonly level: LevelDraft;
+  readonly areas: readonly AreaDraft[];
+}
+
+const text = (format: Format, metric: string, us: string): string =>
+  format.units === 'us' ? us : metric;
+
+export function emptyArea(format: Format, kind: AreaKind = 'face'): AreaDraft {
+  return {
+    id: null,
+    name: plainArea({ kind: 'disc', diameterM: 1 }, 0, ['open'], kind).name,
+    kind,
+    shape: 'rectangle',
+    width: '',
+    height: '',
+    radius: text(format, '20 mm', '3/4 in'),
+    sides: '6',
+    across: 'flats',
+    edgeHeight: kind === 'recess' || kind === 'edge band' ? '0' : text(format, '18 mm', '3/4 in'),
+    outline: null,
+    keepBare: [],
+    at: [0, 0],
+    depth: kind === 'recess' ? text(format, '3 mm', '1/8 in') : '0',
+    edges: [0, 1, 2, 3].map(() => emptyEdge(kind === 'recess' ? 'dammed' : 'open')),
+    porosity: 'sealed',
+    relief: [],
+    surface: { kind: 'bare', age: '', sanded: false },
+    measured: { by: 'rule' },
+  };
+}
+
+export const emptyEdge = (kind: EdgeKind): EdgeDraft => ({
+  kind,
+  height: '',
+  profile: 'square',
+  size: '3 mm',
+});
+
+export function emptyDraft(format: Format): SurveyDraft {
+  return {
+    name: '',
+    count: '1',
+    support: 'bare wood',
+    note: '',
+    use: { hotCups: false, food: false, daylight: false },
+    marks: [],
+    level: {
+      alongX: '',
+      alongY: '',
+      over: text(format, '300 mm', '12 in'),
+      by: 'typed',
+      readMs: 0,
+      props: [],
+    },
+    areas: [emptyArea(format)],
+  };
+}
+
+/** The first dimension that is typed for a shape, m; null for one that is drawn. */
+function sizeOf(shape: Shape): number | null {
+  if (shape.kind === 'outline') return null;
+  if (shape.kind === 'disc') return shape.diameterM;
+  return shape.kind === 'regularPolygon' ? shape.sizeM : shape.widthM;
+}
+
+/** The dimensions of a shape as text. */
+export function shapeTexts(
+  shape: Shape,
+  format: Format,
+): Partial<Pick<AreaDraft, 'width' | 'height' | 'radius' | 'sides' | 'across'>> {
+  const write = (m: number) => editText(m, format.typed('length'));
+  const size = sizeOf(shape);
+  return {
+    ...(size !== null && { width: write(size) }),
+    ...('heightM' in shape && { height: write(shape.heightM) }),
+    ...(shape.kind === 'roundedRectangle' && { radius: write(shape.radiusM) }),
+    ...(shape.kind === 'regularPolygon' && { sides: String(shape.sides), across: shape.across }),
+  };
+}
+
+function draftOfArea(area: Area, format: Format): AreaDraft {
+  const { shape } = area;
+  const write = (m: number) => editText(m, format.typed('length'));
+  const common = write(area.edges[0]?.heightM ?? 0);
+  return {
+    ...emptyArea(format, area.kind),
+    ...shapeTexts(shape, format),
+    id: area.id,
+    name: area.name,
+    shape: shape.kind,
+    outline: shape.kind === 'outline' ? shape.outer : null,
+    keepBare: shape.keepBare ?? [],
+    at: area.at,
+    depth: write(area.depthM),
+    edgeHeight: common,
+    edges: area.edges.map((e) => ({
+      kind: e.kind,
+      height: write(e.heightM) === common ? '' : write(e.heightM),
+      profile: e.profile.kind,
+      size: 'sizeM' in e.profile ? write(e.profile.sizeM) : '3 mm',
+    })),
+    porosity: area.porosity,
+    relief: area.relief.map((r) => ({
+      kind: r.kind,
+      greatest: write(r.greatestM),
+      mean: write(r.meanM),
+      share: `${Number((r.share * 100).toFixed(3))} %`,
+    })),
+    surface: {
+      kind: area.surface.kind,
+      age: area.surface.ageDays === null ? '' : String(area.surface.ageDays),
+      sanded: area.surface.sanded,
+    },
+    measured: area.measured,
+  };
+}
+
+export function draftOf(piece: Piece, areas: readonly Area[], format: Format): SurveyDraft {
+  const base = emptyDraft(format);
+  const { level } = piece;
+  const degrees = (slope: number) => `${Number(((Math.atan(slope) * 180) / Math.PI).toFixed(4))}°`;
+  return {
+    name: piece.name,
+    count: String(piece.count),
+    support: piece.support,
+    note: piece.note,
+    use: piece.use,
+    marks: piece.marks,
+    level: level
+      ? {
+          ...base.level,
+          alongX: degrees(level.tilt.alongX),
+          alongY: degrees(level.tilt.alongY),
+          by: level.by,
+          readMs: level.readMs,
+          props: level.props,
+        }
+      : base.level,
+    areas: areas.map((a) => draftOfArea(a, format)),
+  };
+}
+
+/** The shape as far as it is known now: what can be drawn, sound or not. */
+export function shapeNow(area: AreaDraft, format: Format): Shape | null {
+  const reader = new FieldReader<string>(format);
+  const shape = readShape(area, reader, '');
+  if (!reader.sound || !shape) return null;
+  return shape.kind === 'outline' || checkShape({ ...shape, keepBare: [] }).ok ? shape : null;
+}
+
+/** How many edges an area has that can differ. */
+export function sideCount(area: AreaDraft): number {
+  if (area.shape === 'outline') return area.outline ? outlineSides(area.outline).length : 1;
+  if (area.shape === 'disc' || area.shape === 'ellipse') return 1;
+  if (area.shape !== 'regularPolygon') return 4;
+  const sides = Number(area.sides);
+  return Number.isInteger(sides) && sides >= POLYGON_SIDES.min && sides <= POLYGON_SIDES.max
+    ? sides
+    : POLYGON_SIDES.min;
+}
+
+/** One edge for each side: what is there is kept, new sides are like the first. */
+export const fitEdges = (edges: readonly EdgeDraft[], count: number): EdgeDraft[] =>
+  Array.from({ length: count }, (_, i) => edges[i] ?? edges[0] ?? emptyEdge('open'));
+
+/** The shape made free: its corners and curves can then be moved one by one. */
+export function freeOutline(area: AreaDraft, format: Format): AreaDraft {
+  const shape = shapeNow(area, format);
+  if (!shape || area.shape === 'outline') return area;
+  const outline = shapePath(shape);
+  const next: AreaDraft = { ...area, shape: 'outline', outline, measured: { by: 'rule' } };
+  return { ...next, edges: fitEdges(area.edges, sideCount(next)) };
+}
+
+/** Box of the drawn areas in plan coordinates, m. */
+export function planPoints(area: AreaDraft, format: Format): Point[] {
+  const shape = shapeNow(area, format);
+  const path = shape ? shapePath(shape) : area.outline;
+  const all = path ? corners(path) : [];
+  return all.map(([x, y]): Point => [x + area.at[0], y + area.at[1]]);
+}
+
+export const perimeterOf = (shape: Shape): number => measureShape(shape).perimeterM;

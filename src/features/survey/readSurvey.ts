@@ -1,0 +1,268 @@
+import { COUNT_LIMITS } from '@/core/coat';
+import {
+  centrePath,
+  checkShape,
+  POLYGON_SIDES,
+  SIZE_LIMITS_M,
+  shiftPath,
+  type EdgeProfile,
+  type Point,
+  type Shape,
+} from '@/core/geometry';
+import type { Issue } from '@/core/result';
+import type { Edge, LevelReading, Relief } from '@/data/records/types';
+import type { Survey, SurveyedArea } from '@/data/repos/bench';
+import { FieldReader } from '@/features/common/fieldReader';
+import type { Format } from '@/features/common/useFormat';
+import { ComputeError } from '@/workers/client';
+import { fitEdges, sideCount, type AreaDraft, type LevelDraft, type SurveyDraft } from './draft';
+
+type Reader = FieldReader<string>;
+
+/** What the survey says: the record, or a message for each field that is wrong, by its path. */
+export type SurveyRead =
+  | { readonly ok: true; readonly value: Survey }
+  | { readonly ok: false; readonly errors: Readonly<Record<string, string>> };
+
+/** The shape of an area; faults go to `prefix` + field. */
+export function readShape(area: AreaDraft, reader: Reader, prefix: string): Shape | null {
+  const size = (field: 'width' | 'height') =>
+    reader.quantity(prefix + field, area[field], 'length', SIZE_LIMITS_M);
+  const { keepBare } = area;
+  const bare = keepBare.length > 0 ? { keepBare } : {};
+  switch (area.shape) {
+    case 'rectangle':
+    case 'ellipse':
+      return { kind: area.shape, widthM: size('width'), heightM: size('height'), ...bare };
+    case 'roundedRectangle':
+      return {
+        kind: area.shape,
+        widthM: size('width'),
+        heightM: size('height'),
+        radiusM: reader.quantity(`${prefix}radius`, area.radius, 'length'),
+        ...bare,
+      };
+    case 'disc':
+      return { kind: area.shape, diameterM: size('width'), ...bare };
+    case 'regularPolygon':
+      return {
+        kind: area.shape,
+        sides: reader.whole(`${prefix}sides`, area.sides, POLYGON_SIDES.min, POLYGON_SIDES.max),
+        sizeM: size('width'),
+        across: area.across,
+        ...bare,
+      };
+    case 'outline':
+      if (!area.outline)
+        reader.errors[`${prefix}outline`] =
+          'Draw the outline, trace a photo or choose a drawing file.';
+      return area.outline && { kind: 'outline', outer: area.outline, keepBare };
+  }
+}
+
+const FIELD_OF: Readonly<Record<string, string>> = {
+  widthM: 'width',
+  diameterM: 'width',
+  sizeM: 'width',
+  heightM: 'height',
+  radiusM: 'radius',
+  sides: 'sides',
+  outer: 'outline',
+  keepBare: 'outline',
+};
+
+function checkedShape(area: AreaDraft, reader: Reader, prefix: string): Shape | null {
+  const shape = readShape(area, reader, prefix);
+  if (!reader.sound || !shape) return null;
+  const checked = checkShape(shape);
+  if (checked.ok) return shape;
+  for (const issue of checked.issues) {
+    const field = prefix + (FIELD_OF[String(issue.path[0])] ?? 'width');
+    if (field.endsWith('outline')) reader.errors[field] ??= drawingTrouble(issue);
+    else reader.issue(field, issue, 'length');
+  }
+  return null;
+}
+
+const EDGE_LIMITS = { min: 0, max: 0.5 } as const;
+
+export function readEdges(area: AreaDraft, reader: Reader, prefix: string): Edge[] {
+  const common = reader.quantity(`${prefix}edgeHeight`, area.edgeHeight, 'length', EDGE_LIMITS);
+  return fitEdges(area.edges, sideCount(area)).map((edge, i): Edge => {
+    const key = `${prefix}edges.${i}.`;
+    const heightM =
+      edge.height.trim() === ''
+        ? common
+        : reader.quantity(`${key}height`, edge.height, 'length', EDGE_LIMITS);
+    const profile: EdgeProfile =
+      edge.profile === 'round' || edge.profile === 'bevel'
+        ? {
+            kind: edge.profile,
+            sizeM: reader.quantity(`${key}size`, edge.size, 'length', {
+              min: 0,
+              ...(Number.isFinite(heightM) && { max: heightM }),
+            }),
+          }
+        : { kind: edge.profile };
+    return { kind: edge.kind, heightM, profile };
+  });
+}
+
+function readRelief(area: AreaDraft, reader: Reader, prefix: string): Relief[] {
+  return area.relief.map((zone, i): Relief => {
+    const key = `${prefix}relief.${i}.`;
+    const greatestM = reader.quantity(`${key}greatest`, zone.greatest, 'length', {
+      min: 0,
+      max: 0.2,
+    });
+    return {
+      kind: zone.kind,
+      greatestM,
+      meanM: reader.quantity(`${key}mean`, zone.mean, 'length', {
+        min: 0,
+        ...(Number.isFinite(greatestM) && { max: greatestM }),
+      }),
+      share: reader.quantity(`${key}share`, zone.share, 'share', { min: 0, max: 1 }),
+    };
+  });
+}
+
+function readArea(area: AreaDraft, reader: Reader, prefix: string): SurveyedArea | null {
+  const name = reader.text(`${prefix}name`, area.name, 120);
+  const edges = readEdges(area, reader, prefix);
+  const relief = readRelief(area, reader, prefix);
+  const depthM =
+    area.kind === 'recess'
+      ? reader.quantity(`${prefix}depth`, area.depth, 'length', EDGE_LIMITS)
+      : 0;
+  const old = area.surface.kind === 'old resin';
+  const ageDays =
+    old && area.surface.age.trim() !== ''
+      ? reader.plain(`${prefix}age`, area.surface.age, 0, 40_000)
+      : null;
+  const shape = checkedShape(area, reader, prefix);
+  if (!shape) return null;
+  const { id, kind, at, porosity, measured } = area;
+  return {
+    id,
+    name,
+    kind,
+    shape,
+    at,
+    depthM,
+    edges,
+    porosity,
+    relief,
+    surface: { kind: area.surface.kind, ageDays, sanded: old && area.surface.sanded },
+    measured,
+  };
+}
+
+/** A slope as people write it: `0.4°`, or a rise (`2 mm`) over the length beside it. */
+function readSlope(textOf: string, over: string, reader: Reader, field: string): number {
+  const written = textOf.trim();
+  if (written === '') return 0;
+  const sign = /^[-−]/.test(written) ? -1 : 1;
+  const size = written.replace(/^[-−+]\s*/, '');
+  if (/°|deg/i.test(size)) {
+    const degrees = Number.parseFloat(size.replace(',', '.'));
+    if (degrees >= 0 && degrees <= 45) return sign * Math.tan((degrees * Math.PI) / 180);
+    reader.errors[field] = 'An angle from 0° to 45°.';
+    return NaN;
+  }
+  const run = reader.quantity('level.over', over, 'length', { min: 0.01, max: 10 });
+  const rise = reader.quantity(field, size, 'length', { min: 0, max: 1 });
+  return (sign * rise) / run;
+}
+
+export function readLevel(level: LevelDraft, reader: Reader): LevelReading | null {
+  const none = level.alongX.trim() === '' && level.alongY.trim() === '';
+  if (none && level.props.length === 0) return null;
+  const tilt = {
+    alongX: readSlope(level.alongX, level.over, reader, 'level.alongX'),
+    alongY: readSlope(level.alongY, level.over, reader, 'level.alongY'),
+  };
+  return { tilt, by: level.by, readMs: level.readMs, props: level.props };
+}
+
+/** Reads the survey: the record in SI, or a message for every field that is wrong. */
+export function readSurvey(draft: SurveyDraft, format: Format): SurveyRead {
+  const reader = new FieldReader<string>(format);
+  const name = reader.text('name', draft.name, 120);
+  const count = reader.whole('count', draft.count, COUNT_LIMITS.min, COUNT_LIMITS.max);
+  // Each area has its own reader: a fault of one does not hide those of another.
+  const areas = draft.areas.map((area, i) => {
+    const own = new FieldReader<string>(format);
+    const read = readArea(area, own, `areas.${i}.`);
+    Object.assign(reader.errors, own.errors);
+    return read;
+  });
+  const level = readLevel(draft.level, reader);
+  const known = areas.filter((a) => a !== null);
+  if (!reader.sound || known.length !== areas.length)
+    return { ok: false, errors: reader.errors as Record<string, string> };
+  const { support, note, use, marks } = draft;
+  const told = { name, count, support, note: note.trim(), use };
+  return { ok: true, value: centred({ ...told, marks, level, areas: known }) };
+}
+
+/**
+ * A survey whose drawn outlines lie about their own middle. The face stays where the plan's origin is, so
+ * what is marked on the plan moves with it.
+ */
+function centred(survey: Survey): Survey {
+  const [face] = survey.areas;
+  const move =
+    face?.shape.kind === 'outline' ? centrePath(face.shape.outer).shift : ([0, 0] as const);
+  const moved = (p: Point): Point => [p[0] + move[0], p[1] + move[1]];
+  const { level } = survey;
+  return {
+    ...survey,
+    marks: survey.marks.map((m) => ({ ...m, at: moved(m.at) })),
+    level: level && { ...level, props: level.props.map(moved) },
+    areas: survey.areas.map((area, i): SurveyedArea => {
+      const at = i === 0 || area.kind !== 'recess' ? area.at : moved(area.at);
+      if (area.shape.kind !== 'outline') return { ...area, at };
+      const { path, shift } = centrePath(area.shape.outer);
+      const { measured } = area;
+      return {
+        ...area,
+        at: area.kind === 'recess' ? [at[0] - shift[0], at[1] - shift[1]] : [0, 0],
+        shape: {
+          kind: 'outline',
+          outer: path,
+          keepBare: area.shape.keepBare.map((bare) => shiftPath(bare, shift)),
+        },
+        measured:
+          measured.by === 'photo'
+            ? {
+                ...measured,
+                box: {
+                  left: measured.box.left + shift[0],
+                  right: measured.box.right + shift[0],
+                  low: measured.box.low + shift[1],
+                  high: measured.box.high + shift[1],
+                },
+              }
+            : measured,
+      };
+    }),
+  };
+}
+
+/** The words for what is wrong with an outline: an issue of core, or an error of reading. */
+export function drawingTrouble(what: Issue | Error | undefined): string {
+  if (what instanceof ComputeError) {
+    const [fault] = what.faults;
+    if (fault?.code === 'does-not-fit') return 'This drawing is too large: simplify it first.';
+    return `This file is refused: ${fault?.value ?? what.message}.`;
+  }
+  if (what instanceof Error) return what.message;
+  if (what?.code === 'out-of-range' && what.value === 0) return 'This outline has no area.';
+  if (what?.code === 'out-of-range')
+    return 'The outline is not between 1 mm and 10 m. Choose another unit or size.';
+  if (what?.code === 'does-not-fit') return 'A part that stays bare lies outside the outline.';
+  if (what?.code === 'not-allowed')
+    return `This outline crosses itself near ${(what.value as readonly number[]).map((v) => `${(v * 1000).toFixed(0)} mm`).join(', ')} from its middle.`;
+  return 'Choose a closed shape as the outline.';
+}

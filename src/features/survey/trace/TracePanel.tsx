@@ -1,0 +1,236 @@
+'use client';
+import { Box, chakra, Dialog, Flex, Grid, Portal } from '@chakra-ui/react';
+import type { Explanation } from '@/core/explain';
+import { Explained } from '@/features/common/Explained';
+import { Button } from '@/ui/Button';
+import { FieldRow } from '@/ui/FieldRow';
+import { Figure } from '@/ui/Figure';
+import { SelectField } from '@/ui/SelectField';
+import { TextField } from '@/ui/TextField';
+import type { TraceAnswer } from '@/workers/protocol';
+import { useSurvey } from '../SurveyContext';
+import { PhotoStage } from './PhotoStage';
+import { REFERENCE_WORDS, WARNING_WORDS, type ReferenceChoice } from './traceModel';
+import { useTrace } from './useTrace';
+
+const PART_WORDS = {
+  marks: 'corner marks',
+  reference: 'size of the sheet',
+  edge: 'place of the edge',
+  height: 'height over the sheet',
+  lens: 'bent by the lens',
+} as const;
+
+function explanationOf({ traced }: TraceAnswer): Explanation {
+  const { measure } = traced;
+  return {
+    title: 'Area traced from the photo',
+    formula: '½ ∮ (x dy − y dx) of the edge, straightened by the sheet’s four corners',
+    inputs: [
+      ...measure.parts.map(({ what, sigmaM2 }) => ({
+        label: `± from ${PART_WORDS[what]}`,
+        value: sigmaM2,
+        quantity: 'area' as const,
+        source:
+          what === 'lens' || what === 'edge' ? ('from memory' as const) : ('computed' as const),
+      })),
+      { label: 'tilt of the camera', value: traced.tiltRad, quantity: 'angle', source: 'computed' },
+    ],
+    source: 'Homography (Heckbert 1989); error by JCGM 100:2008, parts taken as independent.',
+    sigma: measure.areaSigmaM2,
+    note: `${traced.refined.filter(Boolean).length} of 4 corner marks were moved onto the edges of the sheet that the picture shows.`,
+  };
+}
+
+function Found({ answer }: { answer: TraceAnswer }) {
+  const { format } = useSurvey();
+  const { measure, warnings } = answer.traced;
+  return (
+    <Box bg="paper" p="3" role="status">
+      <Box fontSize="2xl" fontWeight="600">
+        <Explained explanation={explanationOf(answer)} quantity="area">
+          <Figure>{format.show(measure.areaM2, 'area').text}</Figure>
+        </Explained>{' '}
+        <Figure fontSize="md" fontWeight="400">
+          ± {((200 * measure.areaSigmaM2) / measure.areaM2).toFixed(1)} %
+        </Figure>
+      </Box>
+      <Box fontSize="sm">
+        edge <Figure>{format.show(measure.perimeterM, 'length').text}</Figure> ±{' '}
+        <Figure>{format.show(2 * measure.perimeterSigmaM, 'length').text}</Figure> (19 of 20 times)
+      </Box>
+      {warnings.map((w) => (
+        <Box key={w} fontSize="sm" color="oxide" fontWeight="600">
+          ▲ {WARNING_WORDS[w]}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Steps({ state }: { state: ReturnType<typeof useTrace> }) {
+  const { photo, draft, errors, trouble, share, answer, pick, change, trace, cancel } = state;
+  const typed = draft.reference === 'own' || draft.reference === 'piece';
+  const field = (key: 'width' | 'height' | 'over') => ({
+    value: draft[key],
+    error: errors[key],
+    onChange: (e: { target: { value: string } }) => change({ [key]: e.target.value }),
+  });
+  return (
+    <Flex direction="column" gap="3" minW="0">
+      <FieldRow
+        label="1 · Photo"
+        hint="From above, the whole piece in it. Where it was taken is not kept."
+        error={photo ? undefined : trouble || undefined}
+      >
+        {(control) => (
+          <input
+            {...control}
+            type="file"
+            accept="image/*"
+            onChange={(e) => void pick(e.target.files?.[0])}
+          />
+        )}
+      </FieldRow>
+      <SelectField
+        label="2 · Beside it lies"
+        value={draft.reference}
+        options={REFERENCE_WORDS}
+        onChange={(e) => change({ reference: e.target.value as ReferenceChoice })}
+      />
+      {typed && (
+        <Grid templateColumns="1fr 1fr" gap="2">
+          <TextField label="Its width (1 to 2)" {...field('width')} />
+          <TextField label="Its height (2 to 3)" {...field('height')} />
+        </Grid>
+      )}
+      <TextField
+        label="Face is above it by"
+        hint="Thickness of the piece, when the sheet lies on the table"
+        {...field('over')}
+      />
+      <Box fontSize="sm">
+        <strong>3 · Marks.</strong> Drag 1 to 4 to the sheet’s corners, going round from its top
+        left; “in” onto the piece.{' '}
+        <Button
+          size="sm"
+          disabled={!photo || draft.outside.length >= 6}
+          onClick={() =>
+            photo &&
+            change({ outside: [...draft.outside, [photo.widthPx / 2, photo.heightPx * 0.08]] })
+          }
+        >
+          Add an “outside” mark
+        </Button>
+      </Box>
+      <chakra.label display="flex" gap="2" alignItems="center" fontSize="sm">
+        <chakra.input
+          type="checkbox"
+          width="20px"
+          height="20px"
+          checked={draft.keepSize}
+          onChange={(e) => change({ keepSize: e.target.checked })}
+        />
+        Keep the photo at its full size
+      </chakra.label>
+      {share === null ? (
+        <Button variant="ink" disabled={!photo} onClick={() => void trace()}>
+          4 · Find the edge
+        </Button>
+      ) : (
+        <Flex gap="3" align="center">
+          <chakra.progress value={share} max={1} flex="1" aria-label="Tracing" />
+          <Button size="sm" onClick={cancel}>
+            Cancel
+          </Button>
+        </Flex>
+      )}
+      {photo && trouble && (
+        <Box role="alert" fontSize="sm" color="oxide" fontWeight="600">
+          {trouble}
+        </Box>
+      )}
+      {answer && <Found answer={answer} />}
+    </Flex>
+  );
+}
+
+/** Traces the chosen area from a photo: pick, mark, find, use. */
+export function TracePanel({ onClose }: { onClose: () => void }) {
+  const state = useTrace();
+  const { editArea, addPhotos } = useSurvey();
+  const { photo, draft, answer, change } = state;
+  const use = () => {
+    if (!answer || !photo) return;
+    const { traced } = answer;
+    const [photoId, planPhotoId] = [crypto.randomUUID(), crypto.randomUUID()];
+    const name = photo.file.name.slice(0, 180);
+    addPhotos([
+      { id: photoId, name, ...answer.photo },
+      { id: planPhotoId, name: `${name}, straightened`, ...answer.plan },
+    ]);
+    editArea({
+      shape: 'outline',
+      outline: traced.outline,
+      keepBare: [],
+      at: [0, 0],
+      measured: {
+        by: 'photo',
+        photoId,
+        planPhotoId,
+        box: traced.box,
+        sigmaShare: traced.measure.areaSigmaM2 / traced.measure.areaM2,
+      },
+    });
+    onClose();
+  };
+  return (
+    <Dialog.Root open onOpenChange={(e) => !e.open && onClose()} closeOnInteractOutside={false}>
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner>
+          <Dialog.Content css={{ width: '1140px' }}>
+            <Dialog.Header>
+              <Dialog.Title>Trace a photo</Dialog.Title>
+            </Dialog.Header>
+            <Dialog.Body>
+              <Grid templateColumns={{ base: '1fr', md: 'minmax(0, 1fr) 320px' }} gap="5">
+                <Box
+                  bg="paper"
+                  minH="300px"
+                  display="grid"
+                  placeItems="center"
+                  borderWidth="1px"
+                  borderColor="line"
+                >
+                  {photo ? (
+                    <PhotoStage
+                      photo={photo}
+                      draft={draft}
+                      ring={answer?.traced.ringPx ?? null}
+                      used={answer?.traced.corners ?? null}
+                      onDraft={change}
+                    />
+                  ) : (
+                    <Box color="ink2" px="8" textAlign="center">
+                      Lay a sheet of paper flat beside the piece, level with its face if you can,
+                      and take a picture from above. Its four corners give the scale and take the
+                      slant out.
+                    </Box>
+                  )}
+                </Box>
+                <Steps state={state} />
+              </Grid>
+            </Dialog.Body>
+            <Dialog.Footer>
+              <Button onClick={onClose}>Leave it</Button>
+              <Button variant="ink" disabled={!answer} onClick={use}>
+                Use this outline
+              </Button>
+            </Dialog.Footer>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}
