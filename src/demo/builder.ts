@@ -260,6 +260,36 @@ export class DemoBuilder {
   }
 
   /** A picture drawn by code, standing in for a photo. */
+  traced(piece: Piece, measured: Area['measured']): void {
+    const at = this.areas.findIndex((a) => a.pieceId === piece.id);
+    const face = this.areas[at];
+    if (face) this.areas[at] = { ...face, measured };
+  }
+
+  /** The photo a face was traced from and the face seen straight from above. */
+  tracedPhotos(
+    atMs: number,
+    piece: Piece,
+    pictures: readonly (readonly [name: string, widthPx: number, heightPx: number, svg: string])[],
+  ): string[] {
+    return pictures.map(([name, widthPx, heightPx, svg]) => {
+      const id = this.id('photo');
+      const blob = new Blob([svg], { type: 'image/svg+xml' });
+      const takenMs = Math.round(atMs);
+      this.photos.push({
+        id,
+        pieceId: piece.id,
+        defectId: null,
+        name,
+        widthPx,
+        heightPx,
+        takenMs,
+        blob,
+      });
+      return id;
+    });
+  }
+
   photo(defect: Defect, name: string, widthPx: number, heightPx: number, svg: string): void {
     const blob = new Blob([svg], { type: 'image/svg+xml' });
     const { pieceId, id: defectId, foundMs: takenMs } = defect;

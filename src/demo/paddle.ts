@@ -39,3 +39,6 @@ export function paddleOutline(): Outline {
     keepBare: [box(-0.04, foot - 0.01, 0.04, neckY - 0.01)],
   };
 }
+
+/** The seat of a hanging plate of the signal-box board, which stays bare. */
+export const hangingPlate = (x: number): Path => box(x - 0.014, -0.03, x + 0.014, 0.03);

@@ -58,7 +58,12 @@ const unit = (a: Vector): Vector => {
 };
 
 /** Plane (m, y up) to picture (px, y down) of the scene's camera. Source: pinhole camera, P = K [R t]. */
-export function cameraOf(scene: PhotoScene): Homography {
+export function cameraOf(
+  scene: Pick<
+    PhotoScene,
+    'lookAt' | 'distanceM' | 'tiltRad' | 'turnRad' | 'widthPx' | 'heightPx' | 'focal'
+  >,
+): Homography {
   const { lookAt, distanceM, tiltRad, turnRad, widthPx, heightPx } = scene;
   const out = distanceM * sin(tiltRad);
   const eye: Vector = [

@@ -2,7 +2,8 @@ import { DEFAULT_SETTINGS } from '@/data/records/types';
 import type { AnyTables } from '@/data/migrations';
 import { DemoBuilder } from './builder';
 import { dimpledDisc } from './pictures';
-import { paddleOutline } from './paddle';
+import { hangingPlate, paddleOutline } from './paddle';
+import { LENS_BOX, lensOutline, lensPhoto, lensPlan } from './lampLens';
 import { DEMO_RESINS } from './resins';
 
 const HOUR = 3_600_000;
@@ -11,7 +12,7 @@ const C = 273.15;
 
 /**
  * Fernhollow Works, an invented finishing shop with a commission for an invented narrow-gauge railway
- * museum: seven pieces in different stages and three weeks of log, with all clocks set from `nowMs`.
+ * museum: eight pieces in different stages and three weeks of log, with all clocks set from `nowMs`.
  */
 export function demoShop(nowMs: number): AnyTables {
   const b = new DemoBuilder(['Ines', 'Rowan']);
@@ -21,7 +22,7 @@ export function demoShop(nowMs: number): AnyTables {
 
   for (const resin of DEMO_RESINS) b.write(ago(21, 3), 'resin added', { text: resin.name });
   b.write(ago(21, 2), 'note', {
-    text: 'Commission of the Fernhollow museum line begins: seven pieces, first six on the bench.',
+    text: 'Commission of the Fernhollow museum line begins: eight pieces, first six on the bench.',
   });
 
   const labels = b.piece(ago(20, 5), {
@@ -65,6 +66,10 @@ export function demoShop(nowMs: number): AnyTables {
     shape: { kind: 'disc', diameterM: 0.38 },
     edgeHeightM: 0.012,
     edges: ['dammed'],
+    face: {
+      surface: { kind: 'old resin', ageDays: 40, sanded: true },
+      relief: [{ kind: 'paste', greatestM: 2.4e-3, meanM: 0.9e-3, share: 0.35 }],
+    },
   });
   const mapLock = b.coat(ago(15, 6), map, {
     name: 'Lock',
@@ -157,9 +162,37 @@ export function demoShop(nowMs: number): AnyTables {
     name: 'Signal-box board',
     support: 'bare wood',
     note: 'Ash name board, brass chips set in the letters.',
-    shape: { kind: 'roundedRectangle', widthM: 0.9, heightM: 0.24, radiusM: 0.03 },
+    shape: {
+      kind: 'roundedRectangle',
+      widthM: 0.9,
+      heightM: 0.24,
+      radiusM: 0.03,
+      keepBare: [hangingPlate(-0.405), hangingPlate(0.405)],
+    },
     edgeHeightM: 0.022,
     edges: ['open'],
+    face: {
+      porosity: 'porous',
+      surface: { kind: 'painted', ageDays: null, sanded: false },
+      relief: [{ kind: 'flakes', greatestM: 1.8e-3, meanM: 1.1e-3, share: 0.12 }],
+    },
+    about: {
+      use: { hotCups: false, food: false, daylight: true },
+      marks: [
+        { name: 'Left hanging plate', at: [-0.405, 0] },
+        { name: 'Right hanging plate', at: [0.405, 0] },
+      ],
+      level: {
+        tilt: { alongX: 0.0004, alongY: -0.0011 },
+        by: 'typed',
+        readMs: Math.round(ago(1, 2)),
+        props: [
+          [-0.38, -0.08],
+          [0.38, -0.08],
+          [0, 0.09],
+        ],
+      },
+    },
   });
   const boardSeal = b.coat(ago(5, 5), board, {
     name: 'Seal',
@@ -190,6 +223,23 @@ export function demoShop(nowMs: number): AnyTables {
     resin: lantern,
     thicknessM: 1.6e-3,
   });
+
+  const lens = b.piece(ago(1, 7), {
+    name: 'Lamp lens',
+    support: 'cured resin',
+    note: 'Signal lamp lens casting, traced from a photo; the lug was cast rough and is held by a dome.',
+    shape: { kind: 'outline', outer: lensOutline(), keepBare: [] },
+    edgeHeightM: 0.014,
+    edges: ['doming'],
+    face: { surface: { kind: 'old resin', ageDays: 6, sanded: false } },
+    about: { use: { hotCups: false, food: false, daylight: true }, marks: [], level: null },
+  });
+  const [photoId = '', planPhotoId = ''] = b.tracedPhotos(ago(1, 7), lens, [
+    ['lamp-lens.svg', 800, 600, lensPhoto()],
+    ['lamp-lens, straightened.svg', 600, 630, lensPlan()],
+  ]);
+  b.traced(lens, { by: 'photo', photoId, planPhotoId, box: LENS_BOX, sigmaShare: 0.006 });
+  b.coat(ago(1, 6), lens, { name: 'Dome', kind: 'dome', resin: millrace, thicknessM: 1.5e-3 });
 
   const canvas = b.piece(ago(1, 5), {
     name: 'Timetable canvas',

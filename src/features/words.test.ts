@@ -98,6 +98,7 @@ describe('every word and pattern is there', () => {
       '8-sided, 150 mm across flats',
       '900 × 240 mm',
       '340 × 540 mm',
+      '140 × 162 mm',
       '500 × 700 mm',
     ]);
   });

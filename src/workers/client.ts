@@ -125,3 +125,5 @@ export function computeClient(): ComputeClient {
   );
   return shared;
 }
+
+export type { TraceAnswer, TraceAsk };

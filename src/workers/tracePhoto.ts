@@ -4,7 +4,7 @@ import { project, tracePiece, viewOf, type Corners, type Picture, type Traced } 
 import type { StoredPicture, TraceAnswer, TraceAsk } from './protocol';
 
 /** Longest side on which a photo is traced and, unless its size is kept, stored, px. */
-const TRACED_PX = 2400;
+const TRACED_PX = 2200;
 const STORED_PX = 2000;
 /** Longest side of the straightened picture under the plan, px. */
 const PLAN_PX = 1000;

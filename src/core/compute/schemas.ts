@@ -19,7 +19,7 @@ const path = () =>
       .required(),
   }).required();
 
-const bareParts = () => Joi.array().items(path()).max(50);
+const bareParts = () => Joi.array().items(path().optional()).max(50);
 /** A shape told by its dimensions; parts that stay bare may be left out. */
 const dimensioned = (dimensions: Joi.PartialSchemaMap) =>
   Joi.object({ kind: Joi.string(), keepBare: bareParts(), ...dimensions });

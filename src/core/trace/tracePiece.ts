@@ -184,7 +184,6 @@ export function* tracePiece(input: TraceInput): Generator<number, Result<Traced>
   const rough = contourOf(coarse, parted.inside, toCell(coarse, plane(pick)));
   if (!rough || rough.length < 8)
     return fail({ code: 'does-not-fit', path: ['inside'], value: 'nothing found round the pick' });
-  const border = reachesBorder(coarse, rough);
   const start = rough.map((p) => toCell(fine, fromCell(coarse, p)));
   const reach = Math.max(2, Math.round(REACH_CELLS * factor));
   const edge = refineEdge(fine, start, parted.piece, parted.rest, reach);
@@ -210,13 +209,7 @@ export function* tracePiece(input: TraceInput): Generator<number, Result<Traced>
     },
   );
   if (!measure) return fail({ code: 'does-not-fit', path: ['inside'], value: 'not measurable' });
-  const { reference } = marks;
-  const share = (reference.widthM * reference.heightM) / Math.abs(pathArea(fitted));
-  const warnings: TraceWarning[] = [
-    ...(border ? (['reaches the border'] as const) : []),
-    ...(share < SMALL_REFERENCE ? (['reference small'] as const) : []),
-    ...(unclearness(coarse, parted.inside, rough) > UNCLEAR ? (['edge unclear'] as const) : []),
-  ];
+  const share = (input.reference.widthM * input.reference.heightM) / Math.abs(pathArea(fitted));
   const margin = 0.15 * Math.max(widthM, tall);
   return ok({
     outline,
@@ -224,7 +217,11 @@ export function* tracePiece(input: TraceInput): Generator<number, Result<Traced>
     corners: found.corners,
     refined: found.refined,
     measure,
-    warnings,
+    warnings: [
+      ...(reachesBorder(coarse, rough) ? (['reaches the border'] as const) : []),
+      ...(share < SMALL_REFERENCE ? (['reference small'] as const) : []),
+      ...(unclearness(coarse, parted.inside, rough) > UNCLEAR ? (['edge unclear'] as const) : []),
+    ],
     box: {
       left: -widthM / 2 - margin,
       right: widthM / 2 + margin,

@@ -72,7 +72,7 @@ const level = Joi.object({
   tilt: Joi.object({ alongX: number().min(-1).max(1), alongY: number().min(-1).max(1) }).required(),
   by: text(60),
   readMs: instant(),
-  props: Joi.array().items(point()).max(12).required(),
+  props: Joi.array().items(point().optional()).max(12).required(),
 })
   .allow(null)
   .required();

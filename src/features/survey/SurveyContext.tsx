@@ -13,6 +13,9 @@ import { useFormat, type Format } from '@/features/common/useFormat';
 import { fitEdges, sideCount, type AreaDraft, type EdgeDraft, type SurveyDraft } from './draft';
 import { startHistory, stepHistory } from './history';
 
+/** What is told beside the plan. */
+export type Tab = 'piece' | 'edges' | 'surface' | 'level';
+
 export interface SurveyState {
   readonly draft: SurveyDraft;
   readonly format: Format;
@@ -23,7 +26,10 @@ export interface SurveyState {
   readonly errors: Readonly<Record<string, string>>;
   readonly canUndo: boolean;
   readonly canRedo: boolean;
+  readonly tab: Tab;
+  readonly setTab: (tab: Tab) => void;
   readonly select: (index: number) => void;
+  /** Chooses an edge and shows what is told of it. */
   readonly selectEdge: (edge: number | null) => void;
   /** Changes the draft; changes in a row with one tag are undone together. */
   readonly edit: (change: (d: SurveyDraft) => SurveyDraft, tag?: string) => void;
@@ -60,7 +66,8 @@ export function SurveyProvider({
   const format = useFormat();
   const [history, dispatch] = useReducer(stepHistory, initial, startHistory);
   const [chosen, select] = useState(0);
-  const [edge, selectEdge] = useState<number | null>(null);
+  const [edge, setEdge] = useState<number | null>(null);
+  const [tab, setTab] = useState<Tab>('piece');
   const [photos, setPhotos] = useState<readonly NewPhoto[]>([]);
   const [errors, showErrors] = useState<Readonly<Record<string, string>>>({});
   const draft = history.now;
@@ -112,9 +119,14 @@ export function SurveyProvider({
       canRedo: history.future.length > 0,
       select: (i) => {
         select(i);
-        selectEdge(null);
+        setEdge(null);
       },
-      selectEdge,
+      tab,
+      setTab,
+      selectEdge: (e) => {
+        setEdge(e);
+        if (e !== null) setTab('edges');
+      },
       edit,
       editArea,
       editEdge,
@@ -124,7 +136,7 @@ export function SurveyProvider({
       addPhotos: (added) => setPhotos((p) => [...p, ...added]),
       showErrors,
     }),
-    [draft, format, index, area, edge, photos, errors, history, edit, editArea, editEdge],
+    [draft, format, index, area, edge, photos, errors, history, tab, edit, editArea, editEdge],
   );
   return <Context value={state}>{children}</Context>;
 }

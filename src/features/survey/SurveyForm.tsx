@@ -1,6 +1,6 @@
 'use client';
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useEffect, useState, type FormEvent, type KeyboardEvent } from 'react';
+import { useState, type FormEvent, type KeyboardEvent } from 'react';
 import type { NewPhoto, Survey } from '@/data/repos/bench';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
@@ -12,15 +12,14 @@ import { PlanEditor } from './plan/PlanEditor';
 import { readSurvey } from './readSurvey';
 import { Results } from './Results';
 import { SurfaceFields } from './SurfaceFields';
-import { SurveyProvider, useSurvey } from './SurveyContext';
+import { SurveyProvider, useSurvey, type Tab } from './SurveyContext';
 
 const TABS = [
   ['piece', 'Piece'],
   ['edges', 'Edges'],
   ['surface', 'Surface'],
   ['level', 'Level, marks'],
-] as const;
-type Tab = (typeof TABS)[number][0];
+] as const satisfies readonly (readonly [Tab, string])[];
 
 /** The tab on which a field with a fault stands. */
 const tabOf = (field: string): Tab => {
@@ -42,12 +41,8 @@ function Fields({ tab }: { tab: Tab }) {
 }
 
 function Form({ submit, onSubmit }: Omit<Props, 'initial'>) {
-  const { draft, format, photos, edge, index, select, showErrors, undo, redo } = useSurvey();
-  const [tab, setTab] = useState<Tab>('piece');
+  const { draft, format, photos, index, tab, setTab, select, showErrors, undo, redo } = useSurvey();
   const [busy, setBusy] = useState(false);
-  useEffect(() => {
-    if (edge !== null) setTab((now) => (now === 'piece' ? 'edges' : now));
-  }, [edge]);
   const save = async (event: FormEvent) => {
     event.preventDefault();
     const read = readSurvey(draft, format);

@@ -164,7 +164,13 @@ export function Dimensions({
         at={[(left + right) / 2, bottom + 24]}
         name={shape.kind === 'disc' ? 'Diameter on the plan' : 'Width on the plan'}
         lengthM={across}
-        prefix={shape.kind === 'regularPolygon' ? `across ${shape.across} ` : shape.kind === 'disc' ? '⌀ ' : ''}
+        prefix={
+          shape.kind === 'regularPolygon'
+            ? `across ${shape.across} `
+            : shape.kind === 'disc'
+              ? '⌀ '
+              : ''
+        }
         onSet={(_, text) => editArea({ width: text })}
       />
       {'heightM' in shape && (

@@ -143,7 +143,15 @@ export function DrawBar({ drawing, onDrawing, onFinish, onCancel }: Props) {
   const path = drawnPath(drawing, drawing.curved);
   const { points, curved } = drawing;
   return (
-    <Flex gap="2" align="center" wrap="wrap" fontSize="sm">
+    <Flex
+      display="inline-flex"
+      bg="rgba(255,253,248,.92)"
+      pointerEvents="auto"
+      gap="2"
+      align="center"
+      wrap="wrap"
+      fontSize="sm"
+    >
       <span>
         {points.length < 3
           ? 'Click each corner in turn.'

@@ -1,21 +1,17 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
 import { useMemo, useState, type MouseEvent } from 'react';
-import { centrePath, shapePath, type Path, type Point } from '@/core/geometry';
+import { centrePath, shapePath, shiftPath, type Path, type Point } from '@/core/geometry';
 import { AreaStrip } from '../AreaStrip';
 import { TracePanel } from '../trace/TracePanel';
-import { emptyArea, emptyEdge, planPoints, shapeNow } from '../draft';
+import { emptyArea, emptyEdge, planPoints, shapeNow, type AreaDraft } from '../draft';
 import { useSurvey } from '../SurveyContext';
 import { Dimensions } from './Dimensions';
 import { DrawBar, DrawLayer, EMPTY_DRAWING } from './DrawLayer';
-import { MarkPoints } from './MarkPoints';
-import { PathHandles } from './PathHandles';
-import { Grid, PlanArea } from './PlanAreas';
+import { EmptyPlan, PlanContents } from './PlanContents';
 import { PlanContext, type Chosen, type Tool } from './planView';
 import { SelectionBar } from './SelectionBar';
-import { SizeHandles } from './SizeHandles';
 import { ToolBar, ViewBar } from './Toolbar';
-import { Underlay } from './Underlay';
 import { usePlanView } from './usePlanView';
 
 /** What a finished drawing becomes, by the tool that drew it. */
@@ -33,7 +29,7 @@ function useFinish(done: () => void) {
       });
     if (tool === 'bare') {
       const back: Point = [-area.at[0], -area.at[1]];
-      const bare = shift(path, back);
+      const bare = shiftPath(path, back);
       editArea({ keepBare: [...area.keepBare, bare] });
     }
     if (tool === 'recess') {
@@ -61,57 +57,58 @@ function useFinish(done: () => void) {
   };
 }
 
-const shift = (path: Path, [dx, dy]: Point): Path => {
-  const move = (p: Point): Point => [p[0] + dx, p[1] + dy];
-  return {
-    start: move(path.start),
-    segments: path.segments.map((s) =>
-      s.kind === 'line'
-        ? { kind: 'line', to: move(s.to) }
-        : { kind: 'cubic', c1: move(s.c1), c2: move(s.c2), to: move(s.to) },
-    ),
-  };
-};
+/** Which areas are shown with the chosen one. */
+function visibleAreas(areas: readonly AreaDraft[], area: AreaDraft): readonly AreaDraft[] {
+  if (area.kind === 'back' || area.kind === 'edge band') return [area];
+  return areas.filter((a) => a.kind === 'face' || a.kind === 'recess');
+}
+
+/** The path that is edited: a chosen bare part, or a free outline. */
+function usePath(chosen: Chosen | null) {
+  const { area, index, format, editArea } = useSurvey();
+  const shape = shapeNow(area, format);
+  const part =
+    chosen && (chosen.part === 'outline' || chosen.part < area.keepBare.length) ? chosen : null;
+  const bare = part && part.part !== 'outline' ? part.part : null;
+  const path =
+    bare !== null
+      ? (area.keepBare[bare] ?? null)
+      : shape?.kind === 'outline'
+        ? shapePath(shape)
+        : null;
+  const change = (next: Path) =>
+    bare !== null
+      ? editArea(
+          { keepBare: area.keepBare.map((b, i) => (i === bare ? next : b)) },
+          `bare ${index} ${bare}`,
+        )
+      : editArea({ outline: next }, `outline ${index}`);
+  return { shape, part, path, change };
+}
 
 /** The plan of a piece: make outlines and change them, by mouse, touch or keyboard. */
 export function PlanEditor() {
-  const survey = useSurvey();
-  const { draft, area, index, format, edit, editArea, rest } = survey;
+  const { draft, area, format, edit } = useSurvey();
   const [tool, setTool] = useState<Tool>('select');
   const [snapping, setSnapping] = useState(true);
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [drawing, setDrawing] = useState(EMPTY_DRAWING);
   const [tracing, setTracing] = useState(false);
-  const alone = area.kind === 'back' || area.kind === 'edge band';
-  const visible = useMemo(
-    () =>
-      draft.areas.filter((a) => (alone ? a === area : a.kind === 'face' || a.kind === 'recess')),
-    [draft.areas, area, alone],
-  );
+  const visible = useMemo(() => visibleAreas(draft.areas, area), [draft.areas, area]);
   const points = useMemo(() => visible.flatMap((a) => planPoints(a, format)), [visible, format]);
-  const { plan, box, zoom, fit } = usePlanView(points, points, snapping);
-  const shape = shapeNow(area, format);
-  const part =
-    chosen && (chosen.part === 'outline' || chosen.part < area.keepBare.length) ? chosen : null;
-  const path =
-    part && part.part !== 'outline'
-      ? (area.keepBare[part.part] ?? null)
-      : shape?.kind === 'outline'
-        ? shapePath(shape)
-        : null;
-  const change = (next: Path) =>
-    part && part.part !== 'outline'
-      ? editArea(
-          { keepBare: area.keepBare.map((b, i) => (i === part.part ? next : b)) },
-          `bare ${index} ${part.part}`,
-        )
-      : editArea({ outline: next }, `outline ${index}`);
+  const { plan, box, setSvg, zoom, fit } = usePlanView(points, points, snapping);
+  const { shape, part, path, change } = usePath(chosen);
   const leave = () => {
     setTool('select');
     setDrawing(EMPTY_DRAWING);
   };
   const finish = useFinish(leave);
   const draws = tool === 'draw' || tool === 'bare' || tool === 'recess';
+  const pickTool = (next: Tool) => {
+    setTool(next);
+    setDrawing({ ...EMPTY_DRAWING, cursor: plan.view.middle });
+    setChosen(null);
+  };
   const put = (e: MouseEvent) => {
     if (tool !== 'hardware' && tool !== 'prop') {
       const target = e.target as Element;
@@ -135,15 +132,7 @@ export function PlanEditor() {
         <AreaStrip />
         <ViewBar snapping={snapping} onSnapping={setSnapping} onZoom={zoom} onFit={fit} />
       </Flex>
-      <ToolBar
-        tool={tool}
-        onTool={(t) => {
-          setTool(t);
-          setDrawing({ ...EMPTY_DRAWING, cursor: plan.view.middle });
-          setChosen(null);
-        }}
-        onTrace={() => setTracing(true)}
-      />
+      <ToolBar tool={tool} onTool={pickTool} onTrace={() => setTracing(true)} />
       <Box
         ref={box}
         position="relative"
@@ -152,7 +141,7 @@ export function PlanEditor() {
         borderColor="line"
         overflow="hidden"
       >
-        <Box position="absolute" zIndex="1" top="1" left="1" maxW="calc(100% - 8px)" bg="rgba(255,253,248,.9)">
+        <Box position="absolute" zIndex="1" top="1" left="1" right="1" pointerEvents="none">
           {draws ? (
             <DrawBar {...layer} />
           ) : (
@@ -160,7 +149,7 @@ export function PlanEditor() {
           )}
         </Box>
         <svg
-          ref={plan.svg}
+          ref={setSvg}
           width={plan.size.width}
           height={plan.size.height}
           role="group"
@@ -172,52 +161,19 @@ export function PlanEditor() {
             cursor: tool === 'select' ? 'default' : 'crosshair',
           }}
         >
-          <Grid />
-          {visible.map((a) => (
-            <Underlay key={a.id ?? a.name} area={a} />
-          ))}
-          {visible.map((a, i) => (
-            <PlanArea
-              key={a.id ?? i}
-              area={a}
-              selected={a === area}
-              chosen={a === area ? part : null}
-              underlay={a.measured.by === 'photo'}
-              onChooseBare={(b) => setChosen({ part: b, corner: null })}
-            />
-          ))}
-          {shape && tool === 'select' && <SizeHandles shape={shape} at={area.at} />}
-          {path && tool === 'select' && (
-            <PathHandles
-              path={path}
-              part={part?.part ?? 'outline'}
-              at={area.at}
-              chosen={part}
-              onChoose={setChosen}
-              onChange={change}
-              onEnd={rest}
-            />
-          )}
-          <MarkPoints active={tool === 'select' || tool === 'hardware' || tool === 'prop'} />
+          <PlanContents
+            visible={visible}
+            tool={tool}
+            shape={shape}
+            part={part}
+            path={path}
+            onChoose={setChosen}
+            onChange={change}
+          />
           {draws && <DrawLayer {...layer} />}
         </svg>
-        {shape && tool === 'select' && (
-          <Dimensions shape={shape} at={area.at} onChange={(p) => editArea({ outline: p })} />
-        )}
-        {!shape && visible.length <= 1 && !draws && (
-          <Box
-            position="absolute"
-            inset="0"
-            display="grid"
-            placeItems="center"
-            color="ink2"
-            pointerEvents="none"
-            px="6"
-            textAlign="center"
-          >
-            The outline appears here when its size is typed, drawn or traced.
-          </Box>
-        )}
+        {shape && tool === 'select' && <Dimensions shape={shape} at={area.at} onChange={change} />}
+        {!shape && visible.length <= 1 && !draws && <EmptyPlan />}
       </Box>
       {tracing && <TracePanel onClose={() => setTracing(false)} />}
     </PlanContext>

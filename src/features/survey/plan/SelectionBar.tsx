@@ -64,7 +64,16 @@ export function SelectionBar({ path, chosen, onChoose, onChange }: Props) {
   };
   const part = chosen?.part;
   return (
-    <Flex gap="2" align="center" wrap="wrap" fontSize="sm" px="1">
+    <Flex
+      display="inline-flex"
+      bg="rgba(255,253,248,.92)"
+      pointerEvents="auto"
+      gap="2"
+      align="center"
+      wrap="wrap"
+      fontSize="sm"
+      px="1"
+    >
       {crossed && (
         <>
           <span role="alert" style={{ color: 'var(--bm-colors-oxide)', fontWeight: 600 }}>

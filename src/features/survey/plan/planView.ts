@@ -1,4 +1,4 @@
-import { createContext, useContext, type RefObject } from 'react';
+import { createContext, useContext } from 'react';
 import type { Point } from '@/core/geometry';
 
 /** Which part of the plan is shown: px to a metre, and the plan point in the middle. */
@@ -75,7 +75,6 @@ export function gridStepM(scale: number, units: 'metric' | 'us', leastPx = 9): n
 export interface Plan {
   readonly view: View;
   readonly size: Size;
-  readonly svg: RefObject<SVGSVGElement | null>;
   readonly gridM: number;
   /** Plan point of a place on the page. */
   readonly fromClient: (x: number, y: number) => Point;

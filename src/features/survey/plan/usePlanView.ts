@@ -29,7 +29,7 @@ export function usePlanView(
 ) {
   const { format } = useSurvey();
   const box = useRef<HTMLDivElement>(null);
-  const svg = useRef<SVGSVGElement>(null);
+  const [svg, setSvg] = useState<SVGSVGElement | null>(null);
   const [width, setWidth] = useState(640);
   const [own, setOwn] = useState<View | null>(null);
   const [held, setHeld] = useState<View | null>(null);
@@ -48,13 +48,12 @@ export function usePlanView(
   const plan = useMemo<Plan>(() => {
     const gridM = gridStepM(view.scale, format.units);
     const fromClient = (x: number, y: number): Point => {
-      const rect = svg.current?.getBoundingClientRect();
+      const rect = svg?.getBoundingClientRect();
       return toPlan(view, size, [x - (rect?.left ?? 0), y - (rect?.top ?? 0)]);
     };
     return {
       view,
       size,
-      svg,
       gridM,
       fromClient,
       onScreen: (p) => toScreen(view, size, p),
@@ -67,10 +66,10 @@ export function usePlanView(
       },
       hold: (dragging) => setHeld(dragging ? view : null),
     };
-  }, [view, size, format.units, snapping, catching]);
+  }, [view, size, svg, format.units, snapping, catching]);
 
   const place = (x: number, y: number): Point => {
-    const rect = svg.current?.getBoundingClientRect();
+    const rect = svg?.getBoundingClientRect();
     return [x - (rect?.left ?? 0), y - (rect?.top ?? 0)];
   };
   useGesture(
@@ -94,12 +93,12 @@ export function usePlanView(
       },
     },
     {
-      target: svg,
+      target: useMemo(() => ({ current: svg }), [svg]),
       eventOptions: { passive: false },
       drag: { filterTaps: true, threshold: 4, pointer: { keys: false } },
     },
   );
   const zoom = (factor: number) =>
     setOwn(zoomAbout(view, size, [size.width / 2, size.height / 2], factor));
-  return { plan, box, zoom, fit: () => setOwn(null) };
+  return { plan, box, setSvg, zoom, fit: () => setOwn(null) };
 }

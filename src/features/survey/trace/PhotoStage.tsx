@@ -84,6 +84,67 @@ function Mark({ at, scale, label, letter, look, onMove, onFocus, onRemove }: Mar
   );
 }
 
+/** The picture close up at a mark. */
+function Lens({
+  photo,
+  at,
+  half,
+  left,
+}: {
+  photo: ShownPhoto;
+  at: Point;
+  half: number;
+  left: number;
+}) {
+  const frame = { x: at[0] - half, y: at[1] - half, width: 2 * half, height: 2 * half };
+  return (
+    <svg
+      x={left}
+      y={8}
+      width={LENS.size}
+      height={LENS.size}
+      viewBox={`${frame.x} ${frame.y} ${frame.width} ${frame.height}`}
+      aria-hidden
+    >
+      <rect {...frame} fill="#22302f" />
+      <image
+        href={photo.url}
+        width={photo.widthPx}
+        height={photo.heightPx}
+        style={{ imageRendering: 'pixelated' }}
+      />
+      <path
+        d={`M${frame.x} ${at[1]} H${at[0] + half} M${at[0]} ${frame.y} V${at[1] + half}`}
+        stroke="#a5402a"
+        strokeWidth={half / 70}
+      />
+      <rect {...frame} fill="none" stroke="#22302f" strokeWidth={half / 20} />
+    </svg>
+  );
+}
+
+/** The edge that was found, and the corners as they were used. */
+function Found({
+  ring,
+  used,
+  scale,
+}: {
+  ring: readonly Point[];
+  used: Corners | null;
+  scale: number;
+}) {
+  const points = ring.map((p) => p.map((v) => (v * scale).toFixed(2)).join(',')).join(' ');
+  return (
+    <>
+      {used?.map((p, i) => (
+        <circle key={i} cx={p[0] * scale} cy={p[1] * scale} r="3" fill="#e7b765" />
+      ))}
+      <polygon points={points} fill="rgba(231,183,101,.25)" stroke="#fff" strokeWidth="5" />
+      <polygon points={points} fill="none" stroke="#8a5510" strokeWidth="2.2" />
+    </>
+  );
+}
+
 interface Props {
   readonly photo: ShownPhoto;
   readonly draft: TraceDraft;
@@ -121,25 +182,7 @@ export function PhotoStage({ photo, draft, ring, used, onDraft }: Props) {
         strokeWidth="1.5"
         strokeDasharray="6 4"
       />
-      {used?.map((p, i) => (
-        <circle key={i} cx={p[0] * scale} cy={p[1] * scale} r="3" fill="#e7b765" />
-      ))}
-      {ring && (
-        <>
-          <polygon
-            points={ring.map((p) => p.map((v) => (v * scale).toFixed(2)).join(',')).join(' ')}
-            fill="rgba(231,183,101,.25)"
-            stroke="#fff"
-            strokeWidth="5"
-          />
-          <polygon
-            points={ring.map((p) => p.map((v) => (v * scale).toFixed(2)).join(',')).join(' ')}
-            fill="none"
-            stroke="#8a5510"
-            strokeWidth="2.2"
-          />
-        </>
-      )}
+      {ring && <Found ring={ring} used={used} scale={scale} />}
       {draft.corners.map((at, i) => (
         <Mark
           key={`corner ${i}`}
@@ -183,42 +226,7 @@ export function PhotoStage({ photo, draft, ring, used, onDraft }: Props) {
         />
       ))}
       {lens && active !== null && active < 4 && (
-        <svg
-          x={lensLeft ? 8 : width - LENS.size - 8}
-          y={8}
-          width={LENS.size}
-          height={LENS.size}
-          viewBox={`${lens[0] - half} ${lens[1] - half} ${2 * half} ${2 * half}`}
-          aria-hidden
-        >
-          <rect
-            x={lens[0] - half}
-            y={lens[1] - half}
-            width={2 * half}
-            height={2 * half}
-            fill="#22302f"
-          />
-          <image
-            href={photo.url}
-            width={photo.widthPx}
-            height={photo.heightPx}
-            style={{ imageRendering: 'pixelated' }}
-          />
-          <path
-            d={`M${lens[0] - half} ${lens[1]} H${lens[0] + half} M${lens[0]} ${lens[1] - half} V${lens[1] + half}`}
-            stroke="#a5402a"
-            strokeWidth={half / 70}
-          />
-          <rect
-            x={lens[0] - half}
-            y={lens[1] - half}
-            width={2 * half}
-            height={2 * half}
-            fill="none"
-            stroke="#22302f"
-            strokeWidth={half / 20}
-          />
-        </svg>
+        <Lens photo={photo} at={lens} half={half} left={lensLeft ? 8 : width - LENS.size - 8} />
       )}
     </svg>
   );

@@ -7,7 +7,7 @@ import { FieldRow } from '@/ui/FieldRow';
 import { Figure } from '@/ui/Figure';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import type { TraceAnswer } from '@/workers/protocol';
+import type { TraceAnswer } from '@/workers/client';
 import { useSurvey } from '../SurveyContext';
 import { PhotoStage } from './PhotoStage';
 import { REFERENCE_WORDS, WARNING_WORDS, type ReferenceChoice } from './traceModel';

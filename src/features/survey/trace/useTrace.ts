@@ -1,7 +1,6 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import { computeClient } from '@/workers/client';
-import type { TraceAnswer } from '@/workers/protocol';
+import { computeClient, type TraceAnswer } from '@/workers/client';
 import { useFormat } from '@/features/common/useFormat';
 import {
   readTrace,

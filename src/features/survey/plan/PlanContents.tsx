@@ -1,0 +1,83 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import type { Path, Shape } from '@/core/geometry';
+import type { AreaDraft } from '../draft';
+import { useSurvey } from '../SurveyContext';
+import { MarkPoints } from './MarkPoints';
+import { PathHandles } from './PathHandles';
+import { Grid, PlanArea } from './PlanAreas';
+import type { Chosen, Tool } from './planView';
+import { SizeHandles } from './SizeHandles';
+import { Underlay } from './Underlay';
+
+interface ContentsProps {
+  readonly visible: readonly AreaDraft[];
+  readonly tool: Tool;
+  readonly shape: Shape | null;
+  readonly part: Chosen | null;
+  readonly path: Path | null;
+  readonly onChoose: (chosen: Chosen) => void;
+  readonly onChange: (path: Path) => void;
+}
+
+/** Everything drawn on the plan: grid, photo, areas, and the points that can be dragged. */
+export function PlanContents({
+  visible,
+  tool,
+  shape,
+  part,
+  path,
+  onChoose,
+  onChange,
+}: ContentsProps) {
+  const { area, rest } = useSurvey();
+  return (
+    <>
+      <Grid />
+      {visible.map((a, i) => (
+        <Underlay key={a.id ?? i} area={a} />
+      ))}
+      {visible.map((a, i) => (
+        <PlanArea
+          key={a.id ?? i}
+          area={a}
+          selected={a === area}
+          chosen={a === area ? part : null}
+          underlay={a.measured.by === 'photo'}
+          onChooseBare={(b) => onChoose({ part: b, corner: null })}
+        />
+      ))}
+      {shape && tool === 'select' && <SizeHandles shape={shape} at={area.at} />}
+      {path && tool === 'select' && (
+        <PathHandles
+          path={path}
+          part={part?.part ?? 'outline'}
+          at={area.at}
+          chosen={part}
+          onChoose={onChoose}
+          onChange={onChange}
+          onEnd={rest}
+        />
+      )}
+      <MarkPoints active={tool === 'select' || tool === 'hardware' || tool === 'prop'} />
+    </>
+  );
+}
+
+/** Stands where nothing is known yet. */
+export function EmptyPlan() {
+  return (
+    <Box
+      position="absolute"
+      inset="0"
+      display="grid"
+      placeItems="center"
+      color="ink2"
+      pointerEvents="none"
+      px="6"
+      textAlign="center"
+    >
+      The outline appears here when its size is typed, drawn or traced.
+    </Box>
+  );
+}
