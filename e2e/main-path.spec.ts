@@ -5,8 +5,8 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
 
   // Survey: 12 × 12 in, one edge taped.
   await page.getByLabel('Name').fill('Ticket window sill');
-  await page.getByLabel('Width').fill('12 in');
-  await page.getByLabel('Height').fill('12 in');
+  await page.getByLabel('Width', { exact: true }).fill('12 in');
+  await page.getByLabel('Height', { exact: true }).fill('12 in');
   await page.getByLabel('Top', { exact: true }).selectOption('dammed');
   await expect(page.getByRole('button', { name: /Area of one face/ })).toHaveText(/929\scm²/);
   await page.getByRole('button', { name: 'Add to the bench' }).click();

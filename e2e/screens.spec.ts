@@ -80,7 +80,7 @@ test('a piece and its coat by keyboard alone; the surface is a slider', async ({
     ['Width', '40 cm'],
     ['Height', '20 cm'],
   ] as const) {
-    await page.getByLabel(label).focus();
+    await page.getByLabel(label, { exact: true }).focus();
     await page.keyboard.type(text);
   }
   await page.keyboard.press('Enter');
@@ -121,13 +121,17 @@ test('dragging the surface changes the ledger, and the sheet’s limits hold', a
 
 test('messages stand at the field they concern', async ({ page }) => {
   await openDemo(page, '/pieces/new');
-  await page.getByLabel('Width').fill('10 km');
-  await page.getByLabel('Height').fill('12 ml');
+  await page.getByLabel('Width', { exact: true }).fill('10 km');
+  await page.getByLabel('Height', { exact: true }).fill('12 ml');
   await page.getByRole('button', { name: 'Add to the bench' }).click();
-  await expect(page.getByLabel('Width')).toHaveAccessibleDescription(/Between 1\smm and 10\sm/);
-  await expect(page.getByLabel('Height')).toHaveAccessibleDescription(/measures something else/);
+  await expect(page.getByLabel('Width', { exact: true })).toHaveAccessibleDescription(
+    /Between 1\smm and 10\sm/,
+  );
+  await expect(page.getByLabel('Height', { exact: true })).toHaveAccessibleDescription(
+    /measures something else/,
+  );
   await expect(page.getByLabel('Name')).toHaveAccessibleDescription('Needed.');
-  await expect(page.getByLabel('Width')).toHaveValue('10 km');
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('10 km');
   await page.goto('/resins/demo-millrace');
   await page.getByLabel('Recoat shuts').fill('6 h');
   await page.getByRole('button', { name: 'Save the sheet' }).click();

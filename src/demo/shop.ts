@@ -225,7 +225,7 @@ export function demoShop(nowMs: number): AnyTables {
   });
 
   const lens = b.piece(ago(1, 7), {
-    name: 'Lamp lens',
+    name: 'Signal lamp lens',
     support: 'cured resin',
     note: 'Signal lamp lens casting, traced from a photo; the lug was cast rough and is held by a dome.',
     shape: { kind: 'outline', outer: lensOutline(), keepBare: [] },

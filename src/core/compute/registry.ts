@@ -1,7 +1,17 @@
 import Joi from 'joi';
 import { coatLedger } from '../coat';
 import { readDxf, readSvg } from '../exchange';
-import { checkShape, measureShape, type Shape } from '../geometry';
+import { tiltDifference, tolerableSlope } from '../film';
+import {
+  checkShape,
+  measureFace,
+  measureShape,
+  propLifts,
+  type FaceEdge,
+  type Point,
+  type Shape,
+  type Tilt,
+} from '../geometry';
 import {
   checkMix,
   checkSheet,
@@ -17,13 +27,15 @@ import {
   type TemperatureStep,
 } from '../resin';
 import type { LedgerInput } from '../coat';
-import { ok, type Result } from '../result';
+import { fail, ok, type Result } from '../result';
+import { measureTraced, viewOf, MEASURE_DEFAULTS, type Corners, type Reference } from '../trace';
 import {
   historySchema,
   instant,
   lawSchema,
   mixPartsSchema,
   number,
+  point,
   positive,
   reserveSchema,
   shapeSchema,
@@ -40,6 +52,24 @@ const define = <I, O>(schema: Joi.Schema<I>, run: (input: I) => Result<O>): Comp
   schema,
   run,
 });
+
+interface TracedInput {
+  readonly ringPx: readonly Point[];
+  readonly corners: Corners;
+  readonly reference: Reference;
+  readonly size: { readonly widthPx: number; readonly heightPx: number };
+  readonly heightM: number;
+}
+
+interface LevelInput {
+  readonly tilt: Tilt;
+  readonly props: readonly Point[];
+  readonly lengthM: number;
+  readonly thicknessM: number;
+  readonly densityKgM3: number;
+  readonly fluidityPerPa: number;
+  readonly share: number;
+}
 
 /** Runs `then` with a sheet that has been checked; faults get `sheet` in front of their path. */
 function withSheet<T>(sheet: ResinSheet, then: () => T): Result<T> {
@@ -58,6 +88,69 @@ export const COMPUTATIONS = {
     (shape) => {
       const checked = checkShape(shape);
       return checked.ok ? ok(measureShape(checked.value)) : checked;
+    },
+  ),
+  measureFace: define(
+    Joi.object<{ shape: Shape; edges: FaceEdge[] }>({
+      shape: shapeSchema,
+      edges: Joi.array()
+        .items(
+          Joi.object({
+            heightM: number().min(0),
+            profile: Joi.object({
+              kind: Joi.valid('square', 'eased', 'round', 'bevel').required(),
+              sizeM: number().min(0).optional(),
+            }).required(),
+          }),
+        )
+        .max(60)
+        .required(),
+    }),
+    ({ shape, edges }) => {
+      const checked = checkShape(shape);
+      return checked.ok ? ok(measureFace(checked.value, edges)) : checked;
+    },
+  ),
+  measureTraced: define(
+    Joi.object<TracedInput>({
+      ringPx: Joi.array().items(point().optional()).min(3).max(20_000).required(),
+      corners: Joi.array().items(point().optional()).length(4).required(),
+      reference: Joi.object({
+        widthM: positive(),
+        heightM: positive(),
+        sigmaM: number().min(0),
+      }).required(),
+      size: Joi.object({ widthPx: positive(), heightPx: positive() }).required(),
+      heightM: number(),
+    }),
+    ({ ringPx, corners, reference, size, heightM }) => {
+      const marks = { corners, reference, size };
+      const view = viewOf(marks);
+      if (!view.ok) return view;
+      const measure = measureTraced(ringPx, marks, { ...MEASURE_DEFAULTS, heightM });
+      return measure
+        ? ok(measure)
+        : fail({ code: 'does-not-fit', path: ['ringPx'], value: ringPx.length });
+    },
+  ),
+  levelPiece: define(
+    Joi.object<LevelInput>({
+      tilt: Joi.object({ alongX: number(), alongY: number() }).required(),
+      props: Joi.array().items(point().optional()).min(1).max(12).required(),
+      lengthM: positive(),
+      thicknessM: positive(),
+      densityKgM3: positive(),
+      fluidityPerPa: number().min(0),
+      share: positive(),
+    }),
+    ({ tilt, props, lengthM, thicknessM, densityKgM3, fluidityPerPa, share }) => {
+      const slope = Math.hypot(tilt.alongX, tilt.alongY);
+      return ok({
+        slope,
+        liftsM: propLifts(tilt, props),
+        tolerableSlope: tolerableSlope(lengthM, thicknessM, share, 'edge to edge'),
+        differenceM: tiltDifference(lengthM, slope, thicknessM, densityKgM3, fluidityPerPa),
+      });
     },
   ),
   readSvg: define(Joi.object<{ text: string }>({ text: Joi.string().required() }), ({ text }) =>

@@ -111,7 +111,7 @@ export function bendSegment(path: Path, segment: number, curved: boolean): Path 
 }
 
 /**
- * Gives a straight segment a length. Its end moves along it; a straight segment that follows is carried
+ * Gives a straight segment a length. Its end moves along it, and the segment that follows is carried
  * along, so that right angles stay right.
  * @param lengthM > 0
  */
@@ -127,8 +127,7 @@ export function setSegmentLength(path: Path, segment: number, lengthM: number): 
   const shift: Point = [(dx / now) * (lengthM - now), (dy / now) * (lengthM - now)];
   const moved = moveCorner(path, (segment + 1) % n, add(end, shift));
   const after = points[(segment + 2) % n];
-  const carries = n > 3 && path.segments[(segment + 1) % n]?.kind === 'line' && after;
-  return carries ? moveCorner(moved, (segment + 2) % n, add(after, shift)) : moved;
+  return n > 3 && after ? moveCorner(moved, (segment + 2) % n, add(after, shift)) : moved;
 }
 
 /** Moves a whole path. */

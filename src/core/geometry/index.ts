@@ -18,6 +18,7 @@ export {
   flattenPath,
   flattenSegment,
   mapPath,
+  measurePath,
   pathArea,
   reversePath,
   segmentLength,

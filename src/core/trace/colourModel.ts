@@ -94,6 +94,9 @@ function indexOfNearest(palette: Palette, colour: readonly number[]): number {
 /** Squared distance of a colour from the nearest of a palette. */
 export function nearest(palette: Palette, colour: readonly number[]): number {
   let least = Infinity;
-  for (const mean of palette) least = Math.min(least, squared(mean, colour));
+  for (const mean of palette) {
+    const d = squared(mean, colour);
+    if (d < least) least = d;
+  }
   return least;
 }

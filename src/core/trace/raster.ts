@@ -24,9 +24,11 @@ export interface Raster {
 /** Colour of a place between pixels (bilinear), written to `out`; false outside the picture. */
 export function sample(picture: Picture, x: number, y: number, out: Float64Array): boolean {
   const { widthPx, heightPx, rgba } = picture;
-  const [left, top] = [Math.floor(x), Math.floor(y)];
-  if (!(left >= 0 && top >= 0 && left + 1 < widthPx && top + 1 < heightPx)) return false;
-  const [u, v] = [x - left, y - top];
+  if (!(x >= 0 && y >= 0 && x < widthPx - 1 && y < heightPx - 1)) return false;
+  const left = x | 0;
+  const top = y | 0;
+  const u = x - left;
+  const v = y - top;
   const at = 4 * (top * widthPx + left);
   const below = at + 4 * widthPx;
   for (let c = 0; c < 3; c += 1) {

@@ -100,7 +100,8 @@ function relax(
           (wt && wt * (u[i - width] ?? 0));
         const change = pull / (COLOUR_PULL + wr + wb + wl + wt) - (u[i] ?? 0);
         u[i] = (u[i] ?? 0) + OVER_RELAXATION * change;
-        most = Math.max(most, Math.abs(change));
+        if (change > most) most = change;
+        if (-change > most) most = -change;
       }
     if (most < 1e-3) return;
   }

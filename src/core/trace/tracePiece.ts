@@ -148,12 +148,16 @@ function unclearness({ known }: Raster, inside: Float64Array, ring: readonly Poi
 /**
  * Traces the outline of a piece in a picture. A generator, so that whoever runs it can show progress and
  * stop between the steps: it yields the share done, and returns the result.
+ * @param finePx pixels along the longer side of the straightened picture
  * @param input picture, the marked corners of something of known size, places picked inside the piece
  * @returns outline and measure, or one issue: those of `viewOf`; `required` at `inside` (no pick in the
  *   picture); `does-not-fit` at `inside` (nothing was found round the pick)
  * Source: the steps name theirs; tolerances chosen on drawn test pictures (see trace.bench.ts).
  */
-export function* tracePiece(input: TraceInput): Generator<number, Result<Traced>> {
+export function* tracePiece(
+  input: TraceInput,
+  finePx = FINE_PX,
+): Generator<number, Result<Traced>> {
   const { picture, heightM } = input;
   const size = { widthPx: picture.widthPx, heightPx: picture.heightPx };
   const asMarked = viewOf({ corners: input.corners, reference: input.reference, size });
@@ -172,7 +176,7 @@ export function* tracePiece(input: TraceInput): Generator<number, Result<Traced>
     corners.reduce((s, p) => s + p[1], 0) / 4,
   ];
   const box = visibleBox(view.toPlane, picture, middle);
-  const fine = rectify(picture, view.toPicture, box, FINE_PX);
+  const fine = rectify(picture, view.toPicture, box, finePx);
   yield 0.25;
   const factor = Math.max(1, Math.round(Math.max(fine.width, fine.height) / COARSE_PX));
   const coarse = opponentRaster(shrink(fine, factor));
@@ -234,8 +238,8 @@ export function* tracePiece(input: TraceInput): Generator<number, Result<Traced>
 }
 
 /** Runs a trace to its end, without a pause. */
-export function runTrace(input: TraceInput): Result<Traced> {
-  const steps = tracePiece(input);
+export function runTrace(input: TraceInput, finePx = FINE_PX): Result<Traced> {
+  const steps = tracePiece(input, finePx);
   for (;;) {
     const { done, value } = steps.next();
     if (done) return value;

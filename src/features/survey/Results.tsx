@@ -86,43 +86,45 @@ export function Results() {
   });
   const title = area.kind === 'face' ? 'Face' : area.name;
   return (
-    <Flex as="dl" gap="6" wrap="wrap" align="end" mt="3">
-      <Fact label={title}>
-        <Opened
-          value={show(measure.areaM2, 'area').text}
-          quantity="area"
-          explanation={areaExplanation(shape, measure, area.measured.by)}
-        />{' '}
-        <Figure fontSize="sm" fontWeight="400" color="ink2">
-          ± {((200 * measure.areaSigmaM2) / measure.areaM2).toFixed(1)} %
-        </Figure>
-      </Fact>
-      <Fact label="Edge">
-        <Opened
-          value={show(measure.perimeterM, 'length').text}
-          quantity="length"
-          explanation={edgeExplanation(shape, measure)}
-        />
-      </Fact>
-      {bandM2 > 0 && (
-        <Fact label="Edge, unrolled">
+    <Flex gap="6" wrap="wrap" align="end" mt="3">
+      <Flex as="dl" gap="6" wrap="wrap" align="end">
+        <Fact label={title}>
           <Opened
-            value={show(bandM2, 'area').text}
+            value={show(measure.areaM2, 'area').text}
             quantity="area"
-            explanation={bandExplanation(measure)}
+            explanation={areaExplanation(shape, measure, area.measured.by)}
+          />{' '}
+          <Figure fontSize="sm" fontWeight="400" color="ink2">
+            ± {((200 * measure.areaSigmaM2) / measure.areaM2).toFixed(1)} %
+          </Figure>
+        </Fact>
+        <Fact label="Edge">
+          <Opened
+            value={show(measure.perimeterM, 'length').text}
+            quantity="length"
+            explanation={edgeExplanation(shape, measure)}
           />
         </Fact>
-      )}
-      {area.kind === 'recess' && Number.isFinite(depth) && (
-        <Fact label="Holds">
-          <Figure>{show(measure.areaM2 * depth, 'volume').text}</Figure>
-        </Fact>
-      )}
-      {count > 1 && (
-        <Fact label={`All ${count}`}>
-          <Figure>{show(measure.areaM2 * count, 'area').text}</Figure>
-        </Fact>
-      )}
+        {bandM2 > 0 && (
+          <Fact label="Edge, unrolled">
+            <Opened
+              value={show(bandM2, 'area').text}
+              quantity="area"
+              explanation={bandExplanation(measure)}
+            />
+          </Fact>
+        )}
+        {area.kind === 'recess' && Number.isFinite(depth) && (
+          <Fact label="Holds">
+            <Figure>{show(measure.areaM2 * depth, 'volume').text}</Figure>
+          </Fact>
+        )}
+        {count > 1 && (
+          <Fact label={`All ${count}`}>
+            <Figure>{show(measure.areaM2 * count, 'area').text}</Figure>
+          </Fact>
+        )}
+      </Flex>
       <Box flex="1" />
       <Button
         size="sm"

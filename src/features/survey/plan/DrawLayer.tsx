@@ -38,6 +38,22 @@ export function drawnPath(
   return pathArea(path) < 0 ? reversePath(path) : path;
 }
 
+/** Path data of the stretches so far, curved ones as they will be. */
+function openD(points: readonly Corner[], place: (p: Point) => Point): string {
+  return points
+    .map(({ at, curved }, i) => {
+      const [x, y] = place(at);
+      const before = points[i - 1];
+      if (!before) return `M${x} ${y}`;
+      if (!curved) return `L${x} ${y}`;
+      const line: Path = { start: before.at, segments: [{ kind: 'line', to: at }] };
+      const [bent] = bendSegment(line, 0, true).segments;
+      if (bent?.kind !== 'cubic') return `L${x} ${y}`;
+      return `C${[bent.c1, bent.c2, bent.to].map((p) => place(p).join(' ')).join(' ')}`;
+    })
+    .join('');
+}
+
 const ARROWS: Readonly<Record<string, Point>> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
@@ -106,8 +122,8 @@ export function DrawLayer({ drawing, onDrawing, onFinish, onCancel }: Props) {
       style={{ cursor: 'crosshair', outline: 'none', touchAction: 'none' }}
     >
       <rect width={plan.size.width} height={plan.size.height} fill="transparent" />
-      <polyline
-        points={[...screen, [cx, cy]].map((p) => p.join(',')).join(' ')}
+      <path
+        d={openD([...points, { at: cursor, curved }], plan.onScreen)}
         fill="none"
         stroke="var(--bm-colors-amber-deep)"
         strokeWidth="2.5"

@@ -7,7 +7,7 @@ import { usePlan } from './planView';
 /** Hardware marks and props, to be dragged to their places. */
 export function MarkPoints({ active }: { active: boolean }) {
   const { draft, edit, rest } = useSurvey();
-  const { onScreen } = usePlan();
+  const { onScreen, size } = usePlan();
   if (!active) return null;
   return (
     <>
@@ -15,7 +15,13 @@ export function MarkPoints({ active }: { active: boolean }) {
         const [x, y] = onScreen(mark.at);
         return (
           <g key={`mark ${i}`}>
-            <SvgText x={x + 12} y={y - 8} size={12} halo="var(--bm-colors-card)">
+            <SvgText
+              x={x + (x > size.width * 0.7 ? -12 : 12)}
+              y={y - 10}
+              size={12}
+              textAnchor={x > size.width * 0.7 ? 'end' : 'start'}
+              halo="var(--bm-colors-card)"
+            >
               {mark.name}
             </SvgText>
             <DragPoint

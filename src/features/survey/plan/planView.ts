@@ -20,7 +20,8 @@ export interface Chosen {
   readonly corner: number | null;
 }
 
-const MARGIN_PX = 54;
+/** Room for the lengths beside and the bar above the outline. */
+const MARGIN_PX = { x: 92, y: 52 } as const;
 
 /** The view that shows all points, or 300 mm when there is nothing to show. */
 export function fitView(points: readonly Point[], { width, height }: Size): View {
@@ -28,8 +29,8 @@ export function fitView(points: readonly Point[], { width, height }: Size): View
   const [left, right] = points.length > 0 ? [Math.min(...xs), Math.max(...xs)] : [-0.15, 0.15];
   const [low, high] = points.length > 0 ? [Math.min(...ys), Math.max(...ys)] : [-0.1, 0.1];
   const scale = Math.min(
-    (width - 2 * MARGIN_PX) / Math.max(1e-3, right - left),
-    (height - 2 * MARGIN_PX) / Math.max(1e-3, high - low),
+    (width - 2 * MARGIN_PX.x) / Math.max(1e-3, right - left),
+    (height - 2 * MARGIN_PX.y) / Math.max(1e-3, high - low),
   );
   return { scale, middle: [(left + right) / 2, (low + high) / 2] };
 }
