@@ -28,7 +28,7 @@ test('two tabs stay consistent', async ({ context }) => {
 
 test('a failed write keeps what was typed, says so, and can be tried again', async ({ page }) => {
   await openDemo(page, '/pieces/new');
-  await page.getByLabel('Name').fill('Lamp lens');
+  await page.getByLabel('Name').fill('Porter cap');
   await page.getByLabel('Shape of the face').selectOption('disc');
   await page.getByLabel('Diameter').fill('5 1/2 in');
   await page.evaluate(() => {
@@ -39,10 +39,10 @@ test('a failed write keeps what was typed, says so, and can be tried again', asy
     Object.assign(window, { mendStorage: () => (IDBObjectStore.prototype.add = real) });
   });
   await page.getByRole('button', { name: 'Add to the bench' }).click();
-  const alert = page.getByRole('alert').filter({ hasText: 'Not saved: add Lamp lens' });
+  const alert = page.getByRole('alert').filter({ hasText: 'Not saved: add Porter cap' });
   await expect(alert).toContainText('The disk is full');
-  await expect(page.getByLabel('Name')).toHaveValue('Lamp lens');
-  await expect(page.getByLabel('Diameter')).toHaveValue('5 1/2 in');
+  await expect(page.getByLabel('Name')).toHaveValue('Porter cap');
+  await expect(page.getByLabel('Diameter', { exact: true })).toHaveValue('5 1/2 in');
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     alert.getByRole('button', { name: 'Save a copy to a file' }).click(),
@@ -53,7 +53,7 @@ test('a failed write keeps what was typed, says so, and can be tried again', asy
   await expect(alert).toHaveCount(0);
   await page.getByRole('link', { name: 'Pieces' }).click();
   // All or nothing: the failed attempt left nothing behind.
-  await expect(page.getByRole('heading', { level: 2, name: 'Lamp lens' })).toHaveCount(1);
+  await expect(page.getByRole('heading', { level: 2, name: 'Porter cap' })).toHaveCount(1);
 });
 
 test('a bad shop file is refused with its faults and changes nothing', async ({ page }) => {

@@ -1,6 +1,8 @@
-// `npm run bench`: what the first screen weighs and how fast the main path answers. Writes docs/bench.json.
+// `npm run bench`: figures of every `*.bench.ts`, what the first screen weighs, how fast the main path
+// answers, and a 12-megapixel photo traced in the browser. Writes docs/bench.json.
 import { gzipSync } from 'node:zlib';
-import { writeFileSync } from 'node:fs';
+import { readdirSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
 import { chromium } from '@playwright/test';
 import {
   CHROMIUM,
@@ -9,6 +11,7 @@ import {
   ensureInstalled,
   startServer,
 } from './lib/prepare.mjs';
+import { loadTs, markPhoto } from './lib/loadTs.mjs';
 
 ensureInstalled();
 ensureChromium();
@@ -111,8 +114,48 @@ add(
 );
 add('middle tap of the main path, median of 3', Math.round(median(taps.map((t) => t.ms))), 'ms');
 
+/** Traces a photo of 12 megapixels: seconds in the worker, and the longest task of the page meanwhile. */
+async function traceLarge() {
+  const { photoFile } = await loadTs('src/demo/test/scenes.ts');
+  const width = 4000;
+  const photo = photoFile(7, width);
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await page.addInitScript(() => {
+    window.longTasks = [];
+    new PerformanceObserver((list) =>
+      window.longTasks.push(...list.getEntries().map((e) => e.duration)),
+    ).observe({ entryTypes: ['longtask'] });
+  });
+  await page.goto(`${origin}/pieces/new`);
+  await markPhoto(page, photo, width);
+  await page.evaluate(() => (window.longTasks.length = 0));
+  const from = performance.now();
+  await page.getByRole('button', { name: /Find the edge/ }).click();
+  await page.getByRole('button', { name: /Area traced/ }).waitFor({ timeout: 60_000 });
+  const ms = performance.now() - from;
+  const longest = await page.evaluate(() => Math.max(0, ...window.longTasks));
+  await context.close();
+  return { ms, longest };
+}
+const large = await traceLarge();
+add('12-megapixel photo traced', Number((large.ms / 1000).toFixed(1)), 's', '<= 4');
+add(
+  'longest task of the page meanwhile (under 50 ms counts as 0)',
+  Math.round(large.longest),
+  'ms',
+  '<= 100',
+);
 await browser.close();
 close();
+const benches = readdirSync('src', { recursive: true })
+  .map((file) => path.join('src', String(file)))
+  .filter((file) => file.endsWith('.bench.ts'))
+  .sort();
+for (const file of benches) {
+  const { rows: measured } = await loadTs(file);
+  rows.push(...(await measured()));
+}
 console.table(rows);
 console.log(taps.map((t) => `${t.button}: ${t.ms.toFixed(0)} ms`).join('\n'));
 writeFileSync('docs/bench.json', `${JSON.stringify(rows, null, 2)}\n`);

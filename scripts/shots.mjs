@@ -8,6 +8,7 @@ import {
   ensureInstalled,
   startServer,
 } from './lib/prepare.mjs';
+import { loadTs, markPhoto } from './lib/loadTs.mjs';
 
 ensureInstalled();
 ensureChromium();
@@ -43,8 +44,19 @@ await shot('today');
 await click('link', 'Pieces');
 await page.getByRole('heading', { name: 'Relief map' }).waitFor();
 await shot('pieces');
-await piece('Guard’s paddle', 'survey');
+await piece('Signal lamp lens', 'survey');
+await page.locator('svg[aria-label^="Plan of"] image').waitFor();
 await shot('survey');
+await piece('Signal-box board', 'survey');
+await page.getByRole('tab', { name: 'Level' }).click();
+await shot('survey-level');
+await page.goto(`${origin}/pieces/new`);
+const { photoFile } = await loadTs('src/demo/test/scenes.ts');
+await markPhoto(page, photoFile(11, 1600), 1600);
+await page.getByRole('button', { name: /Find the edge/ }).click();
+await page.getByRole('button', { name: /Area traced/ }).waitFor({ timeout: 60_000 });
+await shot('survey-trace');
+await page.keyboard.press('Escape');
 await piece('Relief map', 'inspect');
 await page.getByRole('img', { name: /Photo of/ }).waitFor();
 await shot('inspect');

@@ -1,6 +1,6 @@
 import { answer } from './answer';
 import { ComputeError, createComputeClient, type WorkerLike } from './client';
-import type { ComputeRequest } from './protocol';
+import { isCancelRequest, isTraceRequest, type WorkerRequest } from './protocol';
 
 const disc = { kind: 'disc', diameterM: 0.3 } as const;
 
@@ -9,8 +9,8 @@ class FakeWorker implements WorkerLike {
   onmessage: WorkerLike['onmessage'] = null;
   onerror: WorkerLike['onerror'] = null;
   terminated = false;
-  readonly sent: ComputeRequest[] = [];
-  postMessage(message: ComputeRequest) {
+  readonly sent: WorkerRequest[] = [];
+  postMessage(message: WorkerRequest) {
     this.sent.push(message);
   }
   terminate() {
@@ -92,6 +92,42 @@ describe('createComputeClient', () => {
     workers[1]?.reply();
     expect((await next).areaM2).toBeCloseTo(Math.PI * 0.0225, 10);
     expect(workers[0]?.terminated).toBe(true);
+  });
+
+  it('tells the progress of a trace, and tells the worker when it is cancelled', async () => {
+    const { client, workers } = setUp();
+    const stop = new AbortController();
+    const shares: number[] = [];
+    const ask = {
+      photo: new Blob(['x']),
+      keepSize: false,
+      corners: [
+        [0, 0],
+        [1, 0],
+        [1, 1],
+        [0, 1],
+      ],
+      reference: { widthM: 0.297, heightM: 0.21, sigmaM: 0 },
+      inside: [[0, 0]],
+      outside: [],
+      referenceIsPiece: false,
+      heightM: 0,
+    } as const;
+    const traced = client.trace(ask, { signal: stop.signal, onProgress: (s) => shares.push(s) });
+    const sent: unknown = workers[0]?.sent[0];
+    expect(isTraceRequest(sent)).toBe(true);
+    workers[0]?.onmessage?.({ data: { type: 'progress', id: 1, share: 0.4 } });
+    workers[0]?.onmessage?.({ data: { type: 'progress', id: 1 } });
+    stop.abort();
+    await expect(traced).rejects.toMatchObject({ name: 'AbortError' });
+    expect(shares).toEqual([0.4]);
+    expect(isCancelRequest(workers[0]?.sent[1])).toBe(true);
+    for (const bad of [
+      null,
+      { type: 'trace', id: 1 },
+      { type: 'trace', id: 1, ask: { photo: 'x', inside: [] } },
+    ])
+      expect(isTraceRequest(bad)).toBe(false);
   });
 
   it('settles after its time limit', async () => {

@@ -1,10 +1,11 @@
 'use client';
-import { Box, Flex, Grid } from '@chakra-ui/react';
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import Link from 'next/link';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { DEFAULT_REST_S } from '@/core/coat';
 import { useAct, useShop } from '@/data/hooks';
-import { COAT_KINDS } from '@/data/records/types';
+import { COAT_KINDS, type Area } from '@/data/records/types';
 import { planCoat } from '@/data/repos/bench';
 import type { PieceView } from '@/features/common/coatView';
 import { resolverOf } from '@/features/common/formErrors';
@@ -19,6 +20,51 @@ interface Props {
   readonly view: PieceView;
   readonly onPlanned: (coatId: string) => void;
   readonly onCancel: (() => void) | null;
+}
+
+/** A coat goes on the face, unless there is none. */
+const defaultAreas = (areas: readonly Area[]): string[] => {
+  const faces = areas.filter((a) => a.kind === 'face');
+  return (faces.length > 0 ? faces : areas).map((a) => a.id);
+};
+
+interface AreasProps {
+  readonly areas: readonly Area[];
+  readonly chosen: readonly string[];
+  readonly onChange: (ids: string[]) => void;
+}
+
+/** Which areas the coat covers, when there is a choice. */
+function CoveredAreas({ areas, chosen, onChange }: AreasProps) {
+  if (areas.length < 2) return null;
+  return (
+    <Box as="fieldset" mt="3">
+      <chakra.legend fontSize="sm" fontWeight="600">
+        On which areas
+      </chakra.legend>
+      <Flex gap="4" wrap="wrap">
+        {areas.map((a) => (
+          <chakra.label key={a.id} display="flex" gap="2" alignItems="center" minH="32px">
+            <chakra.input
+              type="checkbox"
+              width="20px"
+              height="20px"
+              checked={chosen.includes(a.id)}
+              onChange={(e) =>
+                onChange(e.target.checked ? [...chosen, a.id] : chosen.filter((id) => id !== a.id))
+              }
+            />
+            {a.name}
+          </chakra.label>
+        ))}
+      </Flex>
+      {chosen.length === 0 && (
+        <Box role="alert" fontSize="sm" color="oxide" fontWeight="600">
+          Choose at least one area.
+        </Box>
+      )}
+    </Box>
+  );
 }
 
 /** Plans the next coat on top of those there are. */
@@ -37,14 +83,16 @@ export function PlanCoatForm({ view, onPlanned, onCancel }: Props) {
     mode: 'onTouched',
     resolver: resolverOf((draft) => readCoat(draft, resins, format)),
   });
+  const [areaIds, setAreaIds] = useState(() => defaultAreas(view.areas));
   const save = handleSubmit(async () => {
+    if (areaIds.length === 0) return;
     const read = readCoat(getValues(), resins, format);
     if (!read.ok) return;
     const { reserve } = settings;
     const plan = {
       ...read.value,
       pieceId: view.piece.id,
-      areaIds: view.areas.map((a) => a.id),
+      areaIds,
       restS: DEFAULT_REST_S,
       reserve,
     };
@@ -81,6 +129,7 @@ export function PlanCoatForm({ view, onPlanned, onCancel }: Props) {
             {...register('thickness')}
           />
         </Grid>
+        <CoveredAreas areas={view.areas} chosen={areaIds} onChange={setAreaIds} />
         <Flex gap="3" mt="4">
           <Button type="submit" variant="ink" disabled={formState.isSubmitting}>
             Plan this coat

@@ -2,7 +2,7 @@
 import { edgeHeightOf } from '@/data/records/types';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
-import type { ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { shapeBox, type Shape } from '@/core/geometry';
 import { useNow, useShop } from '@/data/hooks';
 import { pieceViews, type PieceView } from './coatView';
@@ -80,22 +80,32 @@ interface Props {
   readonly children: (view: PieceView) => ReactNode;
 }
 
+/** Said only after a moment: a piece that was just added is on its way. */
+function NoPiece() {
+  const [late, setLate] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setLate(true), 700);
+    return () => clearTimeout(timer);
+  }, []);
+  if (!late) return null;
+  return (
+    <Box>
+      <Heading as="h1" fontSize="3xl" mb="2">
+        No such piece
+      </Heading>
+      It may have been removed, or this address belongs to another shop.{' '}
+      <Link href="/pieces">All pieces</Link>
+    </Box>
+  );
+}
+
 /** Head of a piece: name, facts, and its stages in working order. */
 export function PieceFrame({ pieceId, stage, children }: Props) {
   const shop = useShop();
   const now = useNow();
   const format = useFormat();
   const view = pieceViews(shop, now).find((v) => v.piece.id === pieceId);
-  if (!view)
-    return (
-      <Box>
-        <Heading as="h1" fontSize="3xl" mb="2">
-          No such piece
-        </Heading>
-        It may have been removed, or this address belongs to another shop.{' '}
-        <Link href="/pieces">All pieces</Link>
-      </Box>
-    );
+  if (!view) return <NoPiece />;
   const { piece, areas } = view;
   const area = areas[0];
   return (

@@ -4,7 +4,14 @@ import { coatClock, mixDensity, type CoatClock, type CoatState } from '@/core/re
 import type { Result } from '@/core/result';
 import type { Shop } from '@/data/hooks';
 import { ledgerArea } from '@/data/records/area';
-import type { Area, Batch, Coat, Piece, Resin } from '@/data/records/types';
+import {
+  AREA_KINDS,
+  type Area,
+  type Batch,
+  type Coat,
+  type Piece,
+  type Resin,
+} from '@/data/records/types';
 
 /** A coat with everything that hangs on it, as it is at one instant. */
 export interface CoatView {
@@ -39,8 +46,16 @@ function viewCoat(coat: Coat, shop: Shop, nowMs: number): CoatView | null {
       ? null
       : coatClock({ pouredMs: coat.pouredMs, nowMs, history: coat.history, sheet: resin.sheet });
   const state = clock?.state ?? (batch?.mixedMs ? 'mixed' : 'planned');
-  const areas = shop.areas.filter((a) => coat.areaIds.includes(a.id));
+  const areas = areasOf(shop, coat.pieceId).filter((a) => coat.areaIds.includes(a.id));
   return { coat, piece, areas, resin, batch, state, clock };
+}
+
+/** The areas of a piece, its face first. */
+export function areasOf(shop: Pick<Shop, 'areas'>, pieceId: string): Area[] {
+  const place = (a: Area) => AREA_KINDS.indexOf(a.kind);
+  return shop.areas
+    .filter((a) => a.pieceId === pieceId)
+    .sort((a, b) => place(a) - place(b) || a.name.localeCompare(b.name));
 }
 
 /** Every piece with its coats at one instant, in the order they came to the bench. */
@@ -50,7 +65,7 @@ export function pieceViews(shop: Shop, nowMs: number): PieceView[] {
     const own = coats.filter((v) => v.piece.id === piece.id);
     return {
       piece,
-      areas: shop.areas.filter((a) => a.pieceId === piece.id),
+      areas: areasOf(shop, piece.id),
       coats: own,
       top: own.findLast((v) => v.clock !== null) ?? null,
       upcoming: own.find((v) => v.clock === null) ?? null,

@@ -3,7 +3,7 @@ import type { Shop } from '@/data/hooks';
 import { batchStep } from '@/data/records/batchStep';
 import type { Area, Id } from '@/data/records/types';
 import { clockText, spanText } from '../common/clockText';
-import { pieceViews, type CoatView, type PieceView } from '../common/coatView';
+import { areasOf, pieceViews, type CoatView, type PieceView } from '../common/coatView';
 import { nextWords, STATE_WORDS } from '../common/stateWords';
 
 /** One clock on the bench strip. */
@@ -41,7 +41,7 @@ function sessionItems(shop: Shop, nowMs: number): StripItem[] {
         key: session.id,
         href: `/wet/${session.id}`,
         title: piece.name,
-        area: shop.areas.find((a) => a.pieceId === piece.id) ?? null,
+        area: areasOf(shop, piece.id)[0] ?? null,
         state: 'mixed' as const,
       };
       if (batch.mixedMs === null)

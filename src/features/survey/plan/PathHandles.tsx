@@ -20,7 +20,9 @@ interface Props {
   readonly at: Point;
   readonly chosen: Chosen | null;
   readonly onChoose: (chosen: Chosen) => void;
+  /** A change that is a step of its own; and one of a drag, which is a step as a whole. */
   readonly onChange: (path: Path) => void;
+  readonly onDrag: (path: Path) => void;
   readonly onEnd: () => void;
 }
 
@@ -28,7 +30,7 @@ interface Props {
 const CROWD = 60;
 
 /** The corners of a path, and the handles of the curves at the chosen corner. */
-export function PathHandles({ path, part, at, chosen, onChoose, onChange, onEnd }: Props) {
+export function PathHandles({ path, part, at, chosen, onChoose, onChange, onDrag, onEnd }: Props) {
   const { onScreen } = usePlan();
   const { format } = useSurvey();
   const points = corners(path);
@@ -75,7 +77,7 @@ export function PathHandles({ path, part, at, chosen, onChoose, onChange, onEnd 
                 at={out(s[which])}
                 look="curve"
                 label={`Curve handle ${which === 'c1' ? 'after' : 'before'} a corner; arrow keys move it`}
-                onMove={(to) => onChange(moveHandle(path, segment, which, back(to)))}
+                onMove={(to) => onDrag(moveHandle(path, segment, which, back(to)))}
                 onEnd={onEnd}
               />
             </g>
@@ -92,7 +94,7 @@ export function PathHandles({ path, part, at, chosen, onChoose, onChange, onEnd 
             label={`${name} ${i + 1} at ${where(p)}; arrow keys move it, Delete removes it, I puts one after it, C curves the stretch after it`}
             anchors={[points[(i + n - 1) % n] ?? p, points[(i + 1) % n] ?? p].map(out)}
             onChoose={() => onChoose({ part, corner: i })}
-            onMove={(to) => onChange(moveCorner(path, i, back(to)))}
+            onMove={(to) => onDrag(moveCorner(path, i, back(to)))}
             onEnd={onEnd}
             onKey={key(i)}
           />

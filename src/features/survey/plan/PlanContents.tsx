@@ -18,6 +18,7 @@ interface ContentsProps {
   readonly path: Path | null;
   readonly onChoose: (chosen: Chosen) => void;
   readonly onChange: (path: Path) => void;
+  readonly onDrag: (path: Path) => void;
 }
 
 /** Everything drawn on the plan: grid, photo, areas, and the points that can be dragged. */
@@ -29,6 +30,7 @@ export function PlanContents({
   path,
   onChoose,
   onChange,
+  onDrag,
 }: ContentsProps) {
   const { area, rest } = useSurvey();
   return (
@@ -56,6 +58,7 @@ export function PlanContents({
           chosen={part}
           onChoose={onChoose}
           onChange={onChange}
+          onDrag={onDrag}
           onEnd={rest}
         />
       )}

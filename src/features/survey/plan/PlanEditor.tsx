@@ -76,14 +76,14 @@ function usePath(chosen: Chosen | null) {
       : shape?.kind === 'outline'
         ? shapePath(shape)
         : null;
-  const change = (next: Path) =>
+  const put = (next: Path, tag?: string) =>
     bare !== null
-      ? editArea(
-          { keepBare: area.keepBare.map((b, i) => (i === bare ? next : b)) },
-          `bare ${index} ${bare}`,
-        )
-      : editArea({ outline: next }, `outline ${index}`);
-  return { shape, part, path, change };
+      ? editArea({ keepBare: area.keepBare.map((b, i) => (i === bare ? next : b)) }, tag)
+      : editArea({ outline: next }, tag);
+  // A drag is one step to take back; every other change is a step of its own.
+  const drag = (next: Path) => put(next, `path ${index} ${bare ?? 'outline'}`);
+  const change = (next: Path) => put(next);
+  return { shape, part, path, change, drag };
 }
 
 /** The plan of a piece: make outlines and change them, by mouse, touch or keyboard. */
@@ -97,7 +97,7 @@ export function PlanEditor() {
   const visible = useMemo(() => visibleAreas(draft.areas, area), [draft.areas, area]);
   const points = useMemo(() => visible.flatMap((a) => planPoints(a, format)), [visible, format]);
   const { plan, box, setSvg, zoom, fit } = usePlanView(points, points, snapping);
-  const { shape, part, path, change } = usePath(chosen);
+  const { shape, part, path, change, drag } = usePath(chosen);
   const leave = () => {
     setTool('select');
     setDrawing(EMPTY_DRAWING);
@@ -169,6 +169,7 @@ export function PlanEditor() {
             path={path}
             onChoose={setChosen}
             onChange={change}
+            onDrag={drag}
           />
           {draws && <DrawLayer {...layer} />}
         </svg>

@@ -83,6 +83,8 @@ export function usePlanView(
         });
       },
       onWheel: ({ event, delta: [, dy] }) => {
+        // A plain wheel scrolls the page, as everywhere.
+        if (!event.ctrlKey && !event.metaKey) return;
         event.preventDefault();
         setOwn(zoomAbout(view, size, place(event.clientX, event.clientY), Math.exp(-dy / 400)));
       },
