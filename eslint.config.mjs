@@ -140,7 +140,7 @@ export default tseslint.config(
   },
   {
     // Tests may take the demo shop and fixtures from anywhere.
-    files: ['**/*.test.ts', '**/test/**'],
+    files: ['**/*.test.ts', '**/*.bench.ts', '**/test/**'],
     rules: { 'import-x/no-restricted-paths': 'off' },
   },
   {

@@ -1,7 +1,8 @@
 /** Reference implementation of a plane homography; for tests only. */
 declare module 'perspective-transform' {
-  export default function perspectiveTransform(
+  function perspectiveTransform(
     from: readonly number[],
     to: readonly number[],
   ): { transform(x: number, y: number): number[] };
+  export = perspectiveTransform;
 }

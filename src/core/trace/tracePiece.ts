@@ -145,6 +145,11 @@ function unclearness({ known }: Raster, inside: Float64Array, ring: readonly Poi
   return unsure / ring.length;
 }
 
+const middleOf = (points: readonly Point[]): Point => [
+  points.reduce((s, p) => s + p[0], 0) / points.length,
+  points.reduce((s, p) => s + p[1], 0) / points.length,
+];
+
 /**
  * Traces the outline of a piece in a picture. A generator, so that whoever runs it can show progress and
  * stop between the steps: it yields the share done, and returns the result.
@@ -171,11 +176,7 @@ export function* tracePiece(
   if (!pick) return fail({ code: 'required', path: ['inside'], value: [] });
   const plane = (p: Point): Point => project(view.toPlane, p);
   const { corners } = marks;
-  const middle: Point = [
-    corners.reduce((s, p) => s + p[0], 0) / 4,
-    corners.reduce((s, p) => s + p[1], 0) / 4,
-  ];
-  const box = visibleBox(view.toPlane, picture, middle);
+  const box = visibleBox(view.toPlane, picture, middleOf(corners));
   const fine = rectify(picture, view.toPicture, box, finePx);
   yield 0.25;
   const factor = Math.max(1, Math.round(Math.max(fine.width, fine.height) / COARSE_PX));

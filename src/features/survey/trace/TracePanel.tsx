@@ -1,6 +1,7 @@
 'use client';
 import { Box, chakra, Dialog, Flex, Grid, Portal } from '@chakra-ui/react';
 import type { Explanation } from '@/core/explain';
+import { isConvex, sortCorners } from '@/core/trace';
 import { Explained } from '@/features/common/Explained';
 import { Button } from '@/ui/Button';
 import { FieldRow } from '@/ui/FieldRow';
@@ -147,7 +148,12 @@ function Steps({ state }: { state: ReturnType<typeof useTrace> }) {
       )}
       {photo && trouble && (
         <Box role="alert" fontSize="sm" color="oxide" fontWeight="600">
-          {trouble}
+          {trouble}{' '}
+          {!isConvex(draft.corners) && (
+            <Button size="sm" onClick={() => change({ corners: sortCorners(draft.corners) })}>
+              Put the marks in order
+            </Button>
+          )}
         </Box>
       )}
       {answer && <Found answer={answer} />}

@@ -1,0 +1,90 @@
+import { rowFaults } from '../records/validate';
+import { MIGRATIONS, migrate, SCHEMA_VERSION, type AnyTables } from '.';
+import v1 from './fixtures/v1.json';
+
+const tablesV1 = v1.tables as unknown as AnyTables;
+const areaV1 = {
+  id: 'a',
+  pieceId: 'p',
+  name: 'Face',
+  shape: { kind: 'regularPolygon', sides: 3, sizeM: 0.1, across: 'flats' },
+  edgeHeightM: 0.009,
+  edgeKinds: ['open', 'dammed', 'doming'],
+};
+const pieceV1 = {
+  id: 'p',
+  name: 'Tile',
+  count: 8,
+  support: 'tile',
+  note: 'old',
+  createdMs: 5,
+};
+
+describe('steps of the schema', () => {
+  it('are numbered without gaps, have names, and end at the version of this program', () => {
+    expect(MIGRATIONS.map((m) => m.version)).toEqual(MIGRATIONS.map((_, i) => i + 1));
+    expect(new Set(MIGRATIONS.map((m) => m.name)).size).toBe(MIGRATIONS.length);
+    expect(SCHEMA_VERSION).toBe(MIGRATIONS.length);
+  });
+
+  it('only those that are newer run, in order', () => {
+    for (let version = 1; version <= SCHEMA_VERSION; version += 1) {
+      const ran: string[] = [];
+      migrate({ pieces: [], areas: [] }, version, (name) => ran.push(name));
+      expect(ran).toEqual(MIGRATIONS.slice(version).map((m) => m.name));
+    }
+  });
+
+  it('change no row they are given, and give the same each time', () => {
+    const before = JSON.stringify(tablesV1);
+    const once = JSON.stringify(migrate(tablesV1, 1));
+    expect(JSON.stringify(tablesV1)).toBe(before);
+    expect(JSON.stringify(migrate(tablesV1, 1))).toBe(once);
+  });
+});
+
+describe('version 2: the full survey', () => {
+  const after = migrate({ pieces: [pieceV1], areas: [areaV1], log: [{ id: 'l' }] }, 1);
+  const [piece] = after['pieces'] ?? [];
+  const [area] = after['areas'] ?? [];
+
+  it('each edge keeps its kind and takes the thickness of the area, square', () => {
+    expect(area).toMatchObject({
+      edges: [
+        { kind: 'open', heightM: 0.009, profile: { kind: 'square' } },
+        { kind: 'dammed', heightM: 0.009, profile: { kind: 'square' } },
+        { kind: 'doming', heightM: 0.009, profile: { kind: 'square' } },
+      ],
+    });
+    expect(Object.keys(area as object)).not.toContain('edgeKinds');
+    expect(Object.keys(area as object)).not.toContain('edgeHeightM');
+  });
+
+  it('what was not asked before is told as nothing special', () => {
+    expect(area).toMatchObject({
+      kind: 'face',
+      at: [0, 0],
+      depthM: 0,
+      porosity: 'sealed',
+      relief: [],
+      surface: { kind: 'bare', ageDays: null, sanded: false },
+      measured: { by: 'rule' },
+    });
+    expect(piece).toMatchObject({
+      ...pieceV1,
+      use: { hotCups: false, food: false, daylight: false },
+      marks: [],
+      level: null,
+    });
+  });
+
+  it('other tables go through as they are; tables that are missing are made', () => {
+    expect(after['log']).toEqual([{ id: 'l' }]);
+    expect(migrate({}, 1)).toMatchObject({ pieces: [], areas: [] });
+  });
+
+  it('every row it makes passes the schemas of today', () => {
+    expect(rowFaults('areas', area)).toEqual([]);
+    expect(rowFaults('pieces', piece)).toEqual([]);
+  });
+});
