@@ -11,22 +11,34 @@ const SCREENS = [
   '/settings',
 ];
 
-for (const path of SCREENS)
-  test(`${path} passes axe`, async ({ page }) => {
-    await openDemo(page, path);
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    if (path === '/book') await expect(page.getByText(/of \d+ entries/)).toBeVisible();
-    if (path === '/resins/demo-millrace')
-      await expect(page.locator('.recharts-line').first()).toBeVisible();
-    await expectAccessible(page);
+// Two halves, so that both run side by side.
+for (const [half, paths] of [
+  ['first', SCREENS.slice(0, 4)],
+  ['second', SCREENS.slice(4)],
+] as const)
+  test(`every place passes axe, ${half} half`, async ({ page }) => {
+    test.slow();
+    await openDemo(page);
+    for (const path of paths)
+      await test.step(path, async () => {
+        if (path !== '/') await page.goto(path);
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+        if (path === '/book') await expect(page.getByText(/of \d+ entries/)).toBeVisible();
+        if (path === '/resins/demo-millrace')
+          await expect(page.locator('.recharts-line').first()).toBeVisible();
+        await expectAccessible(page);
+      });
   });
 
-for (const stage of ['survey', 'coats', 'cure', 'inspect'])
-  test(`the ${stage} stage passes axe`, async ({ page }) => {
-    await openDemo(page);
-    await openPiece(page, 'Relief map', stage);
-    await expectAccessible(page);
-  });
+test('every stage of a piece passes axe', async ({ page }) => {
+  test.slow();
+  await openDemo(page);
+  for (const stage of ['survey', 'coats', 'cure', 'inspect'])
+    await test.step(stage, async () => {
+      await openPiece(page, 'Relief map', stage);
+      await expectAccessible(page);
+    });
+});
 
 test('an empty shop welcomes, and passes axe', async ({ page }) => {
   await page.goto('/');

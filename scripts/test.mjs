@@ -7,6 +7,7 @@ import {
   ensureInstalled,
   ensureNode,
   runBin,
+  runQuietly,
 } from './lib/prepare.mjs';
 
 const started = Date.now();
@@ -17,6 +18,17 @@ const step = (name, command) => {
   if (!command()) failures.push(name);
   console.log(`   ${name}: ${((Date.now() - from) / 1000).toFixed(0)} s`);
 };
+/** Runs steps side by side that each keep one core busy; what they print comes when they end. */
+async function together(steps) {
+  const from = Date.now();
+  console.log(`\n── ${steps.map(([name]) => name).join(', ')}`);
+  const done = await Promise.all(steps.map(([, commands]) => runQuietly(commands)));
+  done.forEach(({ ok, output }, i) => {
+    if (output.trim()) console.log(output.trimEnd());
+    if (!ok) failures.push(steps[i][0]);
+  });
+  console.log(`   ${((Date.now() - from) / 1000).toFixed(0)} s`);
+}
 
 ensureNode();
 ensureInstalled();
@@ -24,9 +36,17 @@ ensureChromium();
 rmSync('test-results', { recursive: true, force: true });
 mkdirSync('test-results', { recursive: true });
 
-step('format', () => runBin('prettier', ['--check', '--log-level', 'warn', '.']));
-step('lint', () => runBin('eslint', ['.']));
-step('types', () => runBin('tsc', ['--noEmit']) && runBin('tsc', ['--noEmit', '-p', 'src/core']));
+await together([
+  ['lint', [['eslint', '.']]],
+  [
+    'format and types',
+    [
+      ['prettier', '--check', '--log-level', 'warn', '.'],
+      ['tsc', '--noEmit'],
+      ['tsc', '--noEmit', '-p', 'src/core'],
+    ],
+  ],
+]);
 step('unit', () => runBin('jest', ['--json', '--outputFile=test-results/unit.json', '--silent']));
 step('build', () => (ensureBuilt(), true));
 step('browser', () => runBin('playwright', ['test']));

@@ -16,6 +16,19 @@ export function run(command, args, env = {}) {
 /** Runs a command of a package in node_modules. */
 export const runBin = (bin, args, env) => run(path.join('node_modules', '.bin', bin), args, env);
 
+/** Runs commands of packages one after the other, without stopping for a failure; gives back what they print. */
+export async function runQuietly(commands) {
+  let [ok, output] = [true, ''];
+  for (const [bin, ...args] of commands) {
+    const child = spawn(path.join('node_modules', '.bin', bin), args, { env: ENV });
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (text) => (output += text));
+    const code = await new Promise((resolve) => child.on('close', resolve));
+    ok &&= code === 0;
+  }
+  return { ok, output };
+}
+
 /** Stops with a sentence for the user. */
 export function stop(message) {
   console.error(`\n${message}`);

@@ -2,6 +2,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
 import { propLifts, propsCarry, shapeBox, steepest, type Tilt } from '@/core/geometry';
+import type { LevelReading } from '@/data/records/types';
 import { INCLINOMETERS, type Inclinometer } from '@/features/common/devices/inclinometer';
 import { Explained } from '@/features/common/Explained';
 import { FieldReader } from '@/features/common/fieldReader';
@@ -9,7 +10,7 @@ import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { TextField } from '@/ui/TextField';
 import { shapeNow } from './draft';
-import { levelExplanation, LEVEL_FILM_M, LEVEL_SHARE } from './explain';
+import { levelExplanation, LEVEL_FILM_M, LEVEL_SHARE, unevenExplanation } from './explain';
 import { readLevel } from './readSurvey';
 import { useSurvey } from './SurveyContext';
 
@@ -143,6 +144,40 @@ function Lifts({ tilt }: { tilt: Tilt }) {
   );
 }
 
+/** Whether it is level enough for the planned film, and what the tilt would make of it. */
+function Verdict({ lengthM, reading }: { lengthM: number; reading: LevelReading }) {
+  const { film, format } = useSurvey();
+  const { slope } = steepest(reading.tilt);
+  const filmM = film?.thicknessM ?? LEVEL_FILM_M;
+  const { tolerable, explanation } = levelExplanation(lengthM, slope, filmM);
+  const uneven = film && unevenExplanation(lengthM, slope, film);
+  return (
+    <Box bg="paper" px="3" py="2">
+      <strong>{slope <= tolerable ? '✓ Level enough' : '▲ Level it first'}</strong>{' '}
+      <Explained explanation={explanation} quantity="number">
+        <Figure>
+          {(slope * 1000).toFixed(2)} mm/m, tolerable {(tolerable * 1000).toFixed(2)} mm/m
+        </Figure>
+      </Explained>
+      {uneven && (
+        <Box>
+          {film.name} would differ by{' '}
+          <Explained explanation={uneven} quantity="film">
+            <Figure>{format.show(uneven.valueM, 'film').text}</Figure>
+          </Explained>{' '}
+          edge to edge.
+        </Box>
+      )}
+      <Box fontSize="sm" color="ink2">
+        {reading.by === 'simulated sensor' && 'Simulated reading. '}
+        Tolerable: {LEVEL_SHARE * 100} % of {film ? film.name : 'a film'},{' '}
+        {format.show(filmM, 'film').text}.
+        {tolerable < 0.75e-3 && ' A spirit level (0.5–1 mm/m) is not fine enough here.'}
+      </Box>
+    </Box>
+  );
+}
+
 /** Out of level, what of it is tolerable, the lift of each prop, and where the hardware was. */
 export function LevelFields() {
   const { draft, edit, errors, format, rest } = useSurvey();
@@ -170,9 +205,7 @@ export function LevelFields() {
   const reading = readLevel(level, new FieldReader<string>(format));
   const face = draft.areas[0] && shapeNow(draft.areas[0], format);
   const sound = reading && Number.isFinite(reading.tilt.alongX + reading.tilt.alongY);
-  const slope = sound ? steepest(reading.tilt).slope : 0;
   const box = face ? shapeBox(face) : null;
-  const explanation = box && levelExplanation(Math.max(box.widthM, box.heightM), slope);
   return (
     <Flex direction="column" gap="3">
       <Box fontSize="sm" color="ink2">
@@ -185,24 +218,7 @@ export function LevelFields() {
         <TextField label="Over" {...field('over')} />
       </Grid>
       <Devices onRead={onRead} />
-      {sound && explanation && (
-        <Box bg="paper" px="3" py="2">
-          <strong>{slope <= explanation.tolerable ? '✓ Level enough' : '▲ Level it first'}</strong>{' '}
-          <Explained explanation={explanation.explanation} quantity="number">
-            <Figure>
-              {(slope * 1000).toFixed(2)} mm/m, tolerable{' '}
-              {(explanation.tolerable * 1000).toFixed(2)} mm/m
-            </Figure>
-          </Explained>
-          <Box fontSize="sm" color="ink2">
-            {reading.by === 'simulated sensor' && 'Simulated reading. '}
-            Tolerable: {LEVEL_SHARE * 100} % of a {format.show(LEVEL_FILM_M, 'film').text} film,
-            edge to edge.
-            {explanation.tolerable < 0.75e-3 &&
-              ' A spirit level (0.5–1 mm/m) is not fine enough here.'}
-          </Box>
-        </Box>
-      )}
+      {sound && box && <Verdict lengthM={Math.max(box.widthM, box.heightM)} reading={reading} />}
       {sound && <Lifts tilt={reading.tilt} />}
       {!sound && <Lifts tilt={{ alongX: 0, alongY: 0 }} />}
       <Box fontFamily="heading" fontWeight="600" mt="1">

@@ -6,17 +6,28 @@ import {
   useMemo,
   useReducer,
   useState,
+  type Dispatch,
   type ReactNode,
 } from 'react';
 import type { NewPhoto } from '@/data/repos/bench';
 import { useFormat, type Format } from '@/features/common/useFormat';
 import { fitEdges, sideCount, type AreaDraft, type EdgeDraft, type SurveyDraft } from './draft';
-import { startHistory, stepHistory } from './history';
+import { startHistory, stepHistory, type HistoryAction } from './history';
 
 /** What is told beside the plan. */
 export type Tab = 'piece' | 'edges' | 'surface' | 'level';
 
+/** The film that level is judged by: that of the coat planned next, or a usual one. */
+export interface PlannedFilm {
+  readonly name: string;
+  readonly thicknessM: number;
+  readonly densityKgM3: number;
+  /** Fluidity that is left when it is poured, 1/Pa. */
+  readonly fluidityPerPa: number;
+}
+
 export interface SurveyState {
+  readonly film: PlannedFilm | null;
   readonly draft: SurveyDraft;
   readonly format: Format;
   readonly index: number;
@@ -55,28 +66,11 @@ export function useSurvey(): SurveyState {
 const replaceAt = <T,>(list: readonly T[], index: number, change: (item: T) => T): T[] =>
   list.map((item, i) => (i === index ? change(item) : item));
 
-/** Holds what is surveyed while it is edited, with every step that can be taken back. */
-export function SurveyProvider({
-  initial,
-  children,
-}: {
-  initial: SurveyDraft;
-  children: ReactNode;
-}) {
-  const format = useFormat();
-  const [history, dispatch] = useReducer(stepHistory, initial, startHistory);
-  const [chosen, select] = useState(0);
-  const [edge, setEdge] = useState<number | null>(null);
-  const [tab, setTab] = useState<Tab>('piece');
-  const [photos, setPhotos] = useState<readonly NewPhoto[]>([]);
-  const [errors, showErrors] = useState<Readonly<Record<string, string>>>({});
-  const draft = history.now;
-  const index = Math.min(chosen, draft.areas.length - 1);
-  const area = draft.areas[index];
-  if (!area) throw new Error('SurveyProvider: a survey has at least one area');
+/** The ways to change the draft; the chosen area's edges follow its sides. */
+function useEdits(dispatch: Dispatch<HistoryAction>, index: number) {
   const edit = useCallback<SurveyState['edit']>(
     (change, tag) => dispatch({ type: 'change', change, tag: tag ?? null }),
-    [],
+    [dispatch],
   );
   const editArea = useCallback<SurveyState['editArea']>(
     (change, tag) =>
@@ -106,8 +100,34 @@ export function SurveyProvider({
       ),
     [edit, index],
   );
+  return { edit, editArea, editEdge };
+}
+
+/** Holds what is surveyed while it is edited, with every step that can be taken back. */
+export function SurveyProvider({
+  initial,
+  film,
+  children,
+}: {
+  initial: SurveyDraft;
+  film: PlannedFilm | null;
+  children: ReactNode;
+}) {
+  const format = useFormat();
+  const [history, dispatch] = useReducer(stepHistory, initial, startHistory);
+  const [chosen, select] = useState(0);
+  const [edge, setEdge] = useState<number | null>(null);
+  const [tab, setTab] = useState<Tab>('piece');
+  const [photos, setPhotos] = useState<readonly NewPhoto[]>([]);
+  const [errors, showErrors] = useState<Readonly<Record<string, string>>>({});
+  const draft = history.now;
+  const index = Math.min(chosen, draft.areas.length - 1);
+  const area = draft.areas[index];
+  if (!area) throw new Error('SurveyProvider: a survey has at least one area');
+  const { edit, editArea, editEdge } = useEdits(dispatch, index);
   const state = useMemo<SurveyState>(
     () => ({
+      film,
       draft,
       format,
       index,
@@ -136,7 +156,21 @@ export function SurveyProvider({
       addPhotos: (added) => setPhotos((p) => [...p, ...added]),
       showErrors,
     }),
-    [draft, format, index, area, edge, photos, errors, history, tab, edit, editArea, editEdge],
+    [
+      film,
+      draft,
+      format,
+      index,
+      area,
+      edge,
+      photos,
+      errors,
+      history,
+      tab,
+      edit,
+      editArea,
+      editEdge,
+    ],
   );
   return <Context value={state}>{children}</Context>;
 }

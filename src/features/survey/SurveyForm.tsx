@@ -12,7 +12,7 @@ import { PlanEditor } from './plan/PlanEditor';
 import { readSurvey } from './readSurvey';
 import { Results } from './Results';
 import { SurfaceFields } from './SurfaceFields';
-import { SurveyProvider, useSurvey, type Tab } from './SurveyContext';
+import { SurveyProvider, useSurvey, type PlannedFilm, type Tab } from './SurveyContext';
 
 const TABS = [
   ['piece', 'Piece'],
@@ -30,6 +30,7 @@ const tabOf = (field: string): Tab => {
 
 interface Props {
   readonly initial: SurveyDraft;
+  readonly film?: PlannedFilm | null;
   readonly submit: string;
   readonly onSubmit: (survey: Survey, photos: readonly NewPhoto[]) => Promise<void>;
 }
@@ -40,7 +41,7 @@ function Fields({ tab }: { tab: Tab }) {
   return tab === 'level' ? <LevelFields /> : <PieceFields />;
 }
 
-function Form({ submit, onSubmit }: Omit<Props, 'initial'>) {
+function Form({ submit, onSubmit }: Omit<Props, 'initial' | 'film'>) {
   const { draft, format, photos, index, tab, setTab, select, showErrors, undo, redo } = useSurvey();
   const [busy, setBusy] = useState(false);
   const save = async (event: FormEvent) => {
@@ -118,9 +119,9 @@ function Form({ submit, onSubmit }: Omit<Props, 'initial'>) {
 }
 
 /** Survey of a piece: its areas on the plan, its edges, what lies on it, and how level it is. */
-export function SurveyForm({ initial, ...rest }: Props) {
+export function SurveyForm({ initial, film = null, ...rest }: Props) {
   return (
-    <SurveyProvider initial={initial}>
+    <SurveyProvider initial={initial} film={film}>
       <Form {...rest} />
     </SurveyProvider>
   );

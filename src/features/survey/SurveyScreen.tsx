@@ -1,6 +1,8 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
+import { fluidityLeft } from '@/core/film';
+import { mixDensity } from '@/core/resin';
 import { useAct, useShop } from '@/data/hooks';
 import { changeSurvey, type NewPhoto, type Survey } from '@/data/repos/bench';
 import { clockText } from '@/features/common/clockText';
@@ -8,7 +10,20 @@ import type { PieceView } from '@/features/common/coatView';
 import { PieceFrame } from '@/features/common/PieceFrame';
 import { useFormat } from '@/features/common/useFormat';
 import { draftOf } from './draft';
+import type { PlannedFilm } from './SurveyContext';
 import { SurveyForm } from './SurveyForm';
+
+/** The film of the coat planned next, as its resin flows. */
+function filmOf({ upcoming }: PieceView): PlannedFilm | null {
+  if (!upcoming) return null;
+  const { coat, resin } = upcoming;
+  return {
+    name: coat.name,
+    thicknessM: coat.thicknessM,
+    densityKgM3: mixDensity(resin.sheet),
+    fluidityPerPa: fluidityLeft(resin.sheet),
+  };
+}
 
 function Form({ view }: { view: PieceView }) {
   const act = useAct();
@@ -29,6 +44,7 @@ function Form({ view }: { view: PieceView }) {
       <SurveyForm
         key={`${view.piece.id}-${shop.settings.units}`}
         initial={draftOf(view.piece, view.areas, format)}
+        film={filmOf(view)}
         submit="Save the survey"
         onSubmit={save}
       />

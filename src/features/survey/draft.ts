@@ -1,7 +1,6 @@
 import {
   checkShape,
   corners,
-  measureShape,
   outlineSides,
   POLYGON_SIDES,
   shapePath,
@@ -270,5 +269,3 @@ export function planPoints(area: AreaDraft, format: Format): Point[] {
   const all = path ? corners(path) : [];
   return all.map(([x, y]): Point => [x + area.at[0], y + area.at[1]]);
 }
-
-export const perimeterOf = (shape: Shape): number => measureShape(shape).perimeterM;

@@ -1,7 +1,8 @@
 import type { Explanation, ExplainInput } from '@/core/explain';
-import { tolerableSlope } from '@/core/film';
+import { tiltDifference, tiltFluidity, tolerableSlope } from '@/core/film';
 import { measureShape, pathArea, shapePath, type FaceMeasure, type Shape } from '@/core/geometry';
 import type { Area } from '@/data/records/types';
+import type { PlannedFilm } from './SurveyContext';
 
 function dimensions(shape: Shape): ExplainInput[] {
   const names: Readonly<Record<string, string>> = {
@@ -110,7 +111,7 @@ export function bandExplanation(measure: FaceMeasure): Explanation {
   };
 }
 
-/** The film that level is judged by in the survey, and the share of it that may differ. */
+/** The film that level is judged by when no coat is planned, and the share of it that may differ. */
 export const LEVEL_FILM_M = 1.6e-3;
 export const LEVEL_SHARE = 0.1;
 
@@ -118,8 +119,9 @@ export const LEVEL_SHARE = 0.1;
 export function levelExplanation(
   lengthM: number,
   slope: number,
+  filmM = LEVEL_FILM_M,
 ): { readonly tolerable: number; readonly explanation: Explanation } {
-  const tolerable = tolerableSlope(lengthM, LEVEL_FILM_M, LEVEL_SHARE, 'edge to edge');
+  const tolerable = tolerableSlope(lengthM, filmM, LEVEL_SHARE, 'edge to edge');
   return {
     tolerable,
     explanation: {
@@ -127,7 +129,12 @@ export function levelExplanation(
       formula: 'share × film ÷ length',
       inputs: [
         { label: 'longest way across', value: lengthM, quantity: 'length', source: 'measured' },
-        { label: 'film', value: LEVEL_FILM_M, quantity: 'film', source: 'rule of thumb' },
+        {
+          label: 'film',
+          value: filmM,
+          quantity: 'film',
+          source: filmM === LEVEL_FILM_M ? 'rule of thumb' : 'chosen',
+        },
         {
           label: 'difference allowed, edge to edge',
           value: LEVEL_SHARE,
@@ -151,5 +158,43 @@ export function levelExplanation(
         'A film between dams ends with a level surface: its thickness differs by length × slope.',
       note: 'Taken to run as far as it can. Thick resin stops sooner, and then less of the tilt shows.',
     },
+  };
+}
+
+/** How much a tilt makes the planned film differ before its resin stops. */
+export function unevenExplanation(
+  lengthM: number,
+  slope: number,
+  film: PlannedFilm,
+): Explanation & { readonly valueM: number } {
+  const { thicknessM, densityKgM3, fluidityPerPa } = film;
+  return {
+    valueM: tiltDifference(lengthM, slope, thicknessM, densityKgM3, fluidityPerPa),
+    title: `What this tilt makes of ${film.name}`,
+    formula: 'L · slope · (1 − 8/π² Σ exp(−n² τ/T) / n²), T = 3 L² / (π² ρ g h³)',
+    inputs: [
+      { label: 'longest way across, L', value: lengthM, quantity: 'length', source: 'measured' },
+      { label: 'film, h', value: thicknessM, quantity: 'film', source: 'chosen' },
+      {
+        label: 'density of the mix, ρ',
+        value: densityKgM3,
+        quantity: 'density',
+        source: 'data sheet',
+      },
+      {
+        label: 'fluidity left, τ',
+        value: fluidityPerPa,
+        quantity: 'fluidity',
+        source: 'data sheet',
+      },
+      {
+        label: 'slowest mode, T',
+        value: tiltFluidity(lengthM, thicknessM, densityKgM3),
+        quantity: 'fluidity',
+        source: 'computed',
+      },
+    ],
+    source: 'Linear thin-film levelling between two dams, fluidity of a doubling law.',
+    note: 'Poured fresh; resin that has rested runs less. Open edges let some of it run off instead.',
   };
 }

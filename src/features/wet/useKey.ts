@@ -1,15 +1,18 @@
 'use client';
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 
 const TAKES_KEYS = 'input, select, textarea, button, a, [role=slider]';
 
-/** Runs an action on one key, unless the key belongs to the control that has the focus. */
+/**
+ * Runs an action on one key, unless the key belongs to the control that has the focus. The key works as
+ * soon as its words are on screen.
+ */
 export function useKey(key: string, action: () => void, disabled = false): void {
   const latest = useRef(action);
-  useEffect(() => {
+  useLayoutEffect(() => {
     latest.current = action;
   });
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (disabled) return;
     const onKey = (event: KeyboardEvent) => {
       if (

@@ -1,12 +1,12 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import type { Path, Shape } from '@/core/geometry';
+import { checkShape, type Path, type Point, type Shape } from '@/core/geometry';
 import type { AreaDraft } from '../draft';
 import { useSurvey } from '../SurveyContext';
 import { MarkPoints } from './MarkPoints';
 import { PathHandles } from './PathHandles';
 import { Grid, PlanArea } from './PlanAreas';
-import type { Chosen, Tool } from './planView';
+import { usePlan, type Chosen, type Tool } from './planView';
 import { SizeHandles } from './SizeHandles';
 import { Underlay } from './Underlay';
 
@@ -19,6 +19,22 @@ interface ContentsProps {
   readonly onChoose: (chosen: Chosen) => void;
   readonly onChange: (path: Path) => void;
   readonly onDrag: (path: Path) => void;
+}
+
+/** A ring where the outline crosses itself. */
+function Crossing({ shape, at }: { shape: Shape; at: Point }) {
+  const { onScreen } = usePlan();
+  const checked = shape.kind === 'outline' ? checkShape(shape) : null;
+  const issue = checked && !checked.ok ? checked.issues[0] : undefined;
+  if (issue?.code !== 'not-allowed') return null;
+  const [x, y] = issue.value as Point;
+  const [cx, cy] = onScreen([x + at[0], y + at[1]]);
+  return (
+    <g aria-hidden>
+      <circle cx={cx} cy={cy} r="16" fill="none" stroke="var(--bm-colors-oxide)" strokeWidth="3" />
+      <circle cx={cx} cy={cy} r="3" fill="var(--bm-colors-oxide)" />
+    </g>
+  );
 }
 
 /** Everything drawn on the plan: grid, photo, areas, and the points that can be dragged. */
@@ -62,6 +78,7 @@ export function PlanContents({
           onEnd={rest}
         />
       )}
+      {shape && <Crossing shape={shape} at={area.at} />}
       <MarkPoints active={tool === 'select' || tool === 'hardware' || tool === 'prop'} />
     </>
   );
