@@ -153,6 +153,11 @@ describe('snap', () => {
     expect(found[0]).toBeCloseTo(expected[0], 9);
     expect(found[1]).toBeCloseTo(expected[1], 9);
   });
+  it('near its corner a direction that is well off is left to the grid', () => {
+    const near = snap([0.031, 0.0045], { ...rules, anchors: [[0, 0]], reachM: 0.009 });
+    // 8° off level: neither 0° nor 15° is meant.
+    expect(near).toEqual({ at: [expect.closeTo(0.03, 12), 0], by: 'grid' });
+  });
   it('without a grid what is far from all stays', () => {
     expect(snap([0.5, 0.37], { ...rules, gridM: null })).toEqual({ at: [0.5, 0.37], by: null });
   });

@@ -17,6 +17,8 @@ export interface Snapped {
 }
 
 const STEP = Math.PI / 12;
+/** A direction farther off than this is meant; near its corner every place is near some ray. */
+const MOST_OFF = (3.5 * Math.PI) / 180;
 
 /**
  * Where a dragged point goes: another point first, then a direction of 15° steps from an anchor (on the
@@ -33,7 +35,9 @@ export function snap(at: Point, { gridM, points, anchors, reachM }: SnapRules): 
   const round = (v: number): number => (gridM ? Math.round(v / gridM) * gridM : v);
   const rays = anchors.flatMap((a): Point[] => {
     const [dx, dy] = [at[0] - a[0], at[1] - a[1]];
-    const angle = Math.round(Math.atan2(dy, dx) / STEP) * STEP;
+    const direction = Math.atan2(dy, dx);
+    const angle = Math.round(direction / STEP) * STEP;
+    if (Math.abs(direction - angle) > MOST_OFF) return [];
     const length = round(dx * Math.cos(angle) + dy * Math.sin(angle));
     return length > 0 ? [[a[0] + length * Math.cos(angle), a[1] + length * Math.sin(angle)]] : [];
   });
