@@ -74,7 +74,7 @@ describe('tracePhoto', () => {
     await expect(refused).rejects.toMatchObject({
       faults: [{ code: 'does-not-fit', path: ['corners'] }],
     });
-    expect(Math.max(GreyCanvas.made[0]?.width ?? 0, GreyCanvas.made[0]?.height ?? 0)).toBe(2200);
+    expect(Math.max(GreyCanvas.made[0]?.width ?? 0, GreyCanvas.made[0]?.height ?? 0)).toBe(2000);
     expect(closed).toHaveBeenCalledTimes(1);
   });
 

@@ -4,8 +4,7 @@ import { project, tracePiece, viewOf, type Corners, type Picture, type Traced } 
 import type { StoredPicture, TraceAnswer, TraceAsk } from './protocol';
 
 /** Longest side on which a photo is traced and, unless its size is kept, stored, px. */
-const TRACED_PX = 2200;
-const STORED_PX = 2000;
+const TRACED_PX = 2000;
 /** Longest side of the straightened picture under the plan, px. */
 const PLAN_PX = 1000;
 
@@ -156,7 +155,7 @@ export async function tracePhoto(ask: TraceAsk, watch: TraceWatch): Promise<Trac
     await step(0.85);
     const plan = await planOf(picture, traced, ask, scale, found.centre);
     await step(0.95);
-    const photo = await stored(drawn(bitmap, ask.keepSize ? Infinity : STORED_PX));
+    const photo = await stored(ask.keepSize ? drawn(bitmap, Infinity) : canvas);
     return { traced, photo, plan };
   } finally {
     bitmap.close();

@@ -40,10 +40,7 @@ export function Outline({
   const flat = points.flat();
   const midX = (Math.max(...flat.map((p) => p[0])) + Math.min(...flat.map((p) => p[0]))) / 2;
   const midY = (Math.max(...flat.map((p) => p[1])) + Math.min(...flat.map((p) => p[1]))) / 2;
-  const bare =
-    shape.kind === 'outline'
-      ? shape.keepBare.map((b) => flattenPath(b, Math.max(widthM, heightM) / 500))
-      : [];
+  const bare = (shape.keepBare ?? []).map((b) => flattenPath(b, Math.max(widthM, heightM) / 500));
   const path = (side: readonly (readonly [number, number])[]) =>
     side
       .map(
