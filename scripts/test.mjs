@@ -18,7 +18,7 @@ const step = (name, command) => {
   if (!command()) failures.push(name);
   console.log(`   ${name}: ${((Date.now() - from) / 1000).toFixed(0)} s`);
 };
-/** Runs steps side by side that each keep one core busy; what they print comes when they end. */
+/** Runs steps side by side, so that no core waits; what they print comes when they end. */
 async function together(steps) {
   const from = Date.now();
   console.log(`\n── ${steps.map(([name]) => name).join(', ')}`);
@@ -46,8 +46,8 @@ await together([
       ['tsc', '--noEmit', '-p', 'src/core'],
     ],
   ],
+  ['unit', [['jest', '--json', '--outputFile=test-results/unit.json', '--silent']]],
 ]);
-step('unit', () => runBin('jest', ['--json', '--outputFile=test-results/unit.json', '--silent']));
 step('build', () => (ensureBuilt(), true));
 step('browser', () => runBin('playwright', ['test']));
 
