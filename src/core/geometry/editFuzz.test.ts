@@ -65,8 +65,7 @@ describe('500 random edits (seeded)', () => {
       expect(path.segments.length).toBeGreaterThanOrEqual(3);
       expect(path.segments.at(-1)?.to).toEqual(path.start);
       expect(corners(path)).toHaveLength(path.segments.length);
-      const { area, lengthM } = measurePath(path);
-      expect(Number.isFinite(area) && lengthM >= 0).toBe(true);
+      expect(Number.isFinite(pathArea(path))).toBe(true);
       if (path.segments.length > 40) path = star(8);
     }
   });
@@ -99,7 +98,7 @@ describe('measurePath', () => {
 
 describe('bare parts', () => {
   it('of any shape: area is what is left, as polygon booleans of @flatten-js/core find it', () => {
-    for (let i = 0; i < 8; i += 1) {
+    for (let i = 0; i < 5; i += 1) {
       const [w, h] = [0.2 + random() * 0.2, 0.2 + random() * 0.2];
       const [a, b] = [
         star(5 + whole(4)),
@@ -116,7 +115,7 @@ describe('bare parts', () => {
       // Counted by a fine grid of points, an independent way.
       const [pa, pb, pbox] = [poly(a), poly(b), poly(box)];
       let inside = 0;
-      const n = 60;
+      const n = 50;
       for (let k = 0; k < n * n; k += 1) {
         const p = point(
           (((k % n) + 0.5) / n) * w - w / 2,

@@ -62,7 +62,24 @@ const GAUSS_3 = [
  *   for which three Gauss points are exact; so the area is exact to rounding, with no flattening.
  */
 export function pathArea(path: Path): number {
-  return measurePath(path).area;
+  let twice = 0;
+  let from = path.start;
+  for (const segment of path.segments) {
+    twice += twiceSwept(from, segment);
+    from = segment.to;
+  }
+  return twice / 2;
+}
+
+/** ∫ x dy − y dx along a segment. */
+function twiceSwept(from: Point, segment: Segment): number {
+  if (segment.kind === 'line') return from[0] * segment.to[1] - from[1] * segment.to[0];
+  let twice = 0;
+  for (const [t, weight] of GAUSS_3) {
+    const [[x, y], [dx, dy]] = pointAt(from, segment, t);
+    twice += weight * (x * dy - y * dx);
+  }
+  return twice;
 }
 
 /**
@@ -75,20 +92,9 @@ export function measurePath(path: Path): { readonly area: number; readonly lengt
   let lengthM = 0;
   let from = path.start;
   for (const segment of path.segments) {
-    const to = segment.to;
-    if (segment.kind === 'line') {
-      const dx = to[0] - from[0];
-      const dy = to[1] - from[1];
-      twice += from[0] * dy - from[1] * dx;
-      lengthM += Math.sqrt(dx * dx + dy * dy);
-    } else {
-      for (const [t, weight] of GAUSS_3) {
-        const [[x, y], [dx, dy]] = pointAt(from, segment, t);
-        twice += weight * (x * dy - y * dx);
-      }
-      lengthM += curveLength(from, segment, 0, 1, 12);
-    }
-    from = to;
+    twice += twiceSwept(from, segment);
+    lengthM += segmentLength(from, segment);
+    from = segment.to;
   }
   return { area: twice / 2, lengthM };
 }

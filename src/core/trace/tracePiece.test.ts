@@ -42,7 +42,7 @@ describe('fitOutline and thinRing', () => {
 });
 
 describe('tracePiece on small drawn pictures', () => {
-  const [pixels, fine] = [520, 460];
+  const [pixels, fine] = [440, 380];
   // All twenty at full size are in trace.bench.ts.
   it.each([2, 3])('scene %d: area within 2 %, inside what it states', (seed) => {
     const it = testScene(seed, pixels);
