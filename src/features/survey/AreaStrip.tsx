@@ -1,6 +1,6 @@
 'use client';
 import { Flex } from '@chakra-ui/react';
-import { measureFace } from '@/core/geometry';
+import { measureShape } from '@/core/geometry';
 import type { AreaKind } from '@/data/records/types';
 import { Button } from '@/ui/Button';
 import { editText } from '@/core/units';
@@ -27,8 +27,7 @@ export function AreaStrip() {
   const band = () => {
     if (!face || !shape) return;
     // The band unrolled: as long as the outline, as high as its girth.
-    const edges = face.edges.map(() => ({ heightM: 0.018, profile: { kind: 'square' } as const }));
-    const { perimeterM } = measureFace(shape, edges);
+    const { perimeterM } = measureShape(shape);
     add('edge band', {
       width: editText(Math.round(perimeterM * 1e4) / 1e4, format.typed('length')),
       height: face.edgeHeight,

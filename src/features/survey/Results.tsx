@@ -11,7 +11,7 @@ import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { saveFile } from '@/ui/saveFile';
 import { shapeNow, type AreaDraft } from './draft';
-import { areaExplanation, bandExplanation, edgeExplanation } from './explain';
+import { areaExplanation, bandExplanation, edgeExplanation, recessExplanation } from './explain';
 import { readEdges } from './readSurvey';
 import { useSurvey } from './SurveyContext';
 
@@ -116,7 +116,11 @@ export function Results() {
         )}
         {area.kind === 'recess' && Number.isFinite(depth) && (
           <Fact label="Holds">
-            <Figure>{show(measure.areaM2 * depth, 'volume').text}</Figure>
+            <Opened
+              value={show(measure.areaM2 * depth, 'volume').text}
+              quantity="volume"
+              explanation={recessExplanation(measure, depth)}
+            />
           </Fact>
         )}
         {count > 1 && (

@@ -111,6 +111,20 @@ export function bandExplanation(measure: FaceMeasure): Explanation {
   };
 }
 
+/** How much a recess holds when it is filled to its rim. */
+export function recessExplanation(measure: FaceMeasure, depthM: number): Explanation {
+  return {
+    title: 'Volume that the recess holds',
+    formula: 'area × depth',
+    inputs: [
+      { label: 'area', value: measure.areaM2, quantity: 'area', source: 'computed' },
+      { label: 'depth', value: depthM, quantity: 'length', source: 'measured' },
+    ],
+    source: 'Geometry: a flat floor and upright walls.',
+    sigma: measure.areaSigmaM2 * depthM,
+  };
+}
+
 /** The film that level is judged by when no coat is planned, and the share of it that may differ. */
 export const LEVEL_FILM_M = 1.6e-3;
 export const LEVEL_SHARE = 0.1;
