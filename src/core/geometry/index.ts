@@ -52,3 +52,10 @@ export {
 } from './editPath';
 export { snap, type Snapped, type SnapRules } from './snap';
 export { propLifts, propsCarry, steepest, type Tilt } from './level';
+export {
+  HALF_PLANE_SIDES,
+  workRegion,
+  type HalfPlane,
+  type Placed,
+  type Region,
+} from './workRegion';

@@ -1,0 +1,8 @@
+export {
+  dewPoint,
+  HUMIDITY_LIMITS,
+  saturationPressure,
+  vapourDeficit,
+  type Air,
+  type AirStep,
+} from './air';

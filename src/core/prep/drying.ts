@@ -1,0 +1,95 @@
+import { vapourDeficit, type Air, type AirStep } from '../climate';
+import { assert } from '../result';
+
+/** How a layer dries, as its label says. */
+export interface Drying {
+  /** Time at the label's air (22 °C, 50 %), s. */
+  readonly labelS: number;
+  /** Wet thickness, m; over 1 mm it counts squared. */
+  readonly thicknessM: number;
+  /** Water leaves with the air's thirst; solvent is taken to leave at the label's pace. */
+  readonly leaves: 'water' | 'solvent';
+}
+
+/** Air that labels speak of unless they say otherwise. From memory. */
+export const LABEL_AIR: Air = { temperatureK: 295.15, humidity: 0.5 };
+/** Share by which the clock can be off: air movement is not in it. Judgement, no source. */
+export const DRYING_BAND = 0.35;
+/** Thickness above which a layer dries by diffusion, m. From memory. */
+export const THIN_LAYER_M = 1e-3;
+
+/**
+ * Speed of drying against the label's air.
+ * @returns 1 at the label's air; 0 where it does not dry at all
+ * Source: Dalton, ratio of vapour-pressure deficits, surface at air temperature.
+ */
+export const dryingRate = (air: Air): number =>
+  Math.max(0, vapourDeficit(air) / vapourDeficit(LABEL_AIR));
+
+/**
+ * Time that a layer needs at the label's air, s.
+ * @throws RangeError on a time or thickness below zero
+ * Source: the label; diffusion-limited above 1 mm, so with the square of the thickness (from memory).
+ */
+export function labelTime({ labelS, thicknessM }: Drying): number {
+  assert(labelS >= 0 && thicknessM >= 0, 'labelTime', { labelS, thicknessM });
+  return labelS * Math.max(1, thicknessM / THIN_LAYER_M) ** 2;
+}
+
+/** When a layer will be dry; Infinity where the air does not take its water. */
+export interface DryTime {
+  readonly dryMs: number;
+  readonly earliestMs: number;
+  readonly latestMs: number;
+  /** Share of the drying that is done at `nowMs`, 0…1. */
+  readonly share: number;
+  /** Speed now against the label's air. */
+  readonly rate: number;
+}
+
+/**
+ * Clock time at which a layer is dry.
+ * @param drying what the label says @param laidMs when it was laid @param air the room's record, at least
+ *   one step; the first also holds before it, the last goes on @param nowMs instant
+ * @returns dry instant with its band (± DRYING_BAND of the label time), ms since the epoch
+ * @throws RangeError on an empty record
+ * Source: ∫ rate dt = label time (Dalton scaling); exact because each step is linear.
+ */
+export function dryTime(
+  drying: Drying,
+  laidMs: number,
+  air: readonly AirStep[],
+  nowMs: number,
+): DryTime {
+  assert(air.length > 0, 'dryTime: empty record of the room', air);
+  const steps = [...air].sort((a, b) => a.fromMs - b.fromMs);
+  const rateOf = (a: Air) => (drying.leaves === 'solvent' ? 1 : dryingRate(a));
+  const wantedS = labelTime(drying);
+  const begin = (i: number) => (i === 0 ? -Infinity : (steps[i]?.fromMs ?? Infinity));
+  const at = (wanted: number): number => {
+    let left = wanted;
+    for (const [i, step] of steps.entries()) {
+      const fromMs = Math.max(laidMs, begin(i));
+      const toMs = begin(i + 1);
+      if (toMs <= fromMs) continue;
+      const rate = rateOf(step);
+      const gain = rate === 0 ? 0 : ((toMs - fromMs) / 1000) * rate;
+      if (left <= gain) return fromMs + (rate === 0 ? 0 : (left / rate) * 1000);
+      left -= gain;
+    }
+    return Infinity;
+  };
+  let doneS = 0;
+  for (const [i, step] of steps.entries()) {
+    const spanMs = Math.min(nowMs, begin(i + 1)) - Math.max(laidMs, begin(i));
+    if (spanMs > 0) doneS += (spanMs / 1000) * rateOf(step);
+  }
+  const here = steps.findLast((s) => s.fromMs <= nowMs) ?? steps[0];
+  return {
+    dryMs: at(wantedS),
+    earliestMs: at(wantedS * (1 - DRYING_BAND)),
+    latestMs: at(wantedS * (1 + DRYING_BAND)),
+    share: wantedS === 0 ? 1 : Math.min(1, doneS / wantedS),
+    rate: here ? rateOf(here) : 0,
+  };
+}

@@ -1,0 +1,145 @@
+import type { HalfPlane, Point, Shape } from '../geometry';
+import type {
+  AreaKind,
+  CoatKind,
+  Damage,
+  DefectKind,
+  EdgeKind,
+  Porosity,
+  Relief,
+  Support,
+  Surface,
+} from '../piece';
+import type { GritScale } from './grit';
+
+export const TOOTH_SCHOOLS = ['coarse', 'fine'] as const;
+export const RECOAT_SCHOOLS = ['inside the window', 'always sand'] as const;
+export const SEAL_SCHOOLS = ['acrylic medium', 'decoupage glue', 'paint', 'thin resin'] as const;
+export const SPRAY_SCHOOLS = ['matte', 'gloss'] as const;
+export const MASK_METHODS = ['painter’s tape', 'cloth tape', 'latex', 'PVA glue', 'none'] as const;
+export type MaskMethod = (typeof MASK_METHODS)[number];
+
+/** Where practitioners disagree: what this shop, or this piece, does. */
+export interface PrepSchools {
+  readonly tooth: (typeof TOOTH_SCHOOLS)[number];
+  readonly recoat: (typeof RECOAT_SCHOOLS)[number];
+  readonly seal: (typeof SEAL_SCHOOLS)[number];
+  readonly spray: (typeof SPRAY_SCHOOLS)[number];
+  readonly mask: MaskMethod;
+  readonly gritScale: GritScale;
+}
+
+export const DEFAULT_SCHOOLS: PrepSchools = {
+  tooth: 'fine',
+  recoat: 'inside the window',
+  seal: 'acrylic medium',
+  spray: 'matte',
+  mask: 'painter’s tape',
+  gritScale: 'P',
+};
+
+export interface PrepEdge {
+  readonly kind: EdgeKind;
+  readonly lengthM: number;
+  readonly heightM: number;
+}
+
+export interface PrepArea {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: AreaKind;
+  readonly shape: Shape;
+  readonly at: Point;
+  /** Face less bare parts and profiles, of one piece, m². */
+  readonly areaM2: number;
+  readonly edges: readonly PrepEdge[];
+  /** Length of the outline of its bare parts, m; 0 without any. */
+  readonly bareOutlineM: number;
+  readonly porosity: Porosity;
+  readonly relief: readonly Relief[];
+  readonly surface: Surface;
+  readonly damage: readonly Damage[];
+}
+
+/** Instants of a coat that is poured, ms since the epoch. */
+export interface CoatInstants {
+  readonly pouredMs: number;
+  readonly noFlowMs: number;
+  readonly leatheryMs: number;
+  readonly unmaskClosesMs: number;
+  readonly recoatOpensMs: number;
+  readonly recoatClosesMs: number;
+  readonly handleMs: number;
+}
+
+export interface PrepCoat {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: CoatKind;
+  readonly order: number;
+  readonly areaIds: readonly string[];
+  readonly thicknessM: number;
+  /** Null until it is poured. */
+  readonly poured: CoatInstants | null;
+}
+
+export interface PrepDefect {
+  readonly id: string;
+  readonly kind: DefectKind;
+  readonly coatId: string | null;
+}
+
+/** A mask that was put on: by which method, for which coat and where. */
+export interface LaidMask {
+  readonly coatId: string;
+  readonly areaId: string;
+  readonly method: MaskMethod;
+  readonly laidMs: number;
+  readonly takenOffMs: number | null;
+}
+
+/** Everything the rules look at; one piece (a set of `count` alike) at one instant. */
+export interface PrepFacts {
+  readonly nowMs: number;
+  readonly count: number;
+  readonly support: Support;
+  readonly daylight: boolean;
+  readonly hardware: readonly string[];
+  /** Steepest slope that was read on the propped piece, rise over run; null: not read. */
+  readonly slope: number | null;
+  /** Longest side of the face, m. */
+  readonly spanM: number;
+  readonly areas: readonly PrepArea[];
+  readonly coats: readonly PrepCoat[];
+  readonly defects: readonly PrepDefect[];
+  readonly masks: readonly LaidMask[];
+  /** Areas whose last rub test took colour off. */
+  readonly rubFailed: readonly string[];
+  readonly schools: PrepSchools;
+  /** Where sanding was limited to one side of a line, by task key. */
+  readonly limits: Readonly<Record<string, HalfPlane>>;
+  /** Tasks that the user added. */
+  readonly own: readonly OwnTask[];
+}
+
+/** A task of the user's own. */
+export type OwnTask =
+  | {
+      readonly kind: 'note';
+      readonly key: string;
+      readonly title: string;
+      readonly needed: boolean;
+      readonly areaIds: readonly string[];
+    }
+  | {
+      readonly kind: 'sand';
+      readonly key: string;
+      readonly title: string;
+      readonly needed: boolean;
+      readonly areaIds: readonly string[];
+      /** P grits. */
+      readonly fromGrit: number;
+      readonly toGrit: number;
+    };
+
+export type RubResult = 'clean' | 'colour comes off';

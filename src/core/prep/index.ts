@@ -1,0 +1,59 @@
+export {
+  DRYING_BAND,
+  dryingRate,
+  dryTime,
+  LABEL_AIR,
+  labelTime,
+  THIN_LAYER_M,
+  type Drying,
+  type DryTime,
+} from './drying';
+export {
+  DEFAULT_SCHOOLS,
+  MASK_METHODS,
+  RECOAT_SCHOOLS,
+  SEAL_SCHOOLS,
+  SPRAY_SCHOOLS,
+  TOOTH_SCHOOLS,
+  type CoatInstants,
+  type LaidMask,
+  type MaskMethod,
+  type OwnTask,
+  type PrepArea,
+  type PrepCoat,
+  type PrepFacts,
+  type PrepSchools,
+  type RubResult,
+} from './facts';
+export {
+  grainSize,
+  gritSequence,
+  grits,
+  LARGEST_STEP,
+  nearestGrit,
+  scratchOf,
+  type GritScale,
+  type Scratch,
+} from './grit';
+export { MASK_FACTS, maskMaterials, removal } from './masks';
+export { soldAs, sumMaterials, type MaterialNeed, type MaterialSum } from './materials';
+export { coatOrder, mustPrecede, planPrep, PREP_RULES } from './planPrep';
+export {
+  HIDING_SHARE,
+  proudVolume,
+  sandingPlan,
+  type SandingInput,
+  type SandingPlan,
+  type SandingStep,
+} from './sanding';
+export { sandRegion } from './rules/sandWork';
+export {
+  holdsBack,
+  isSettled,
+  placeTasks,
+  type PlacedTask,
+  type PrepState,
+  type TaskRecord,
+  type TaskState,
+} from './taskStates';
+export type { CautionName, EdgeRef, PrepTask, ProblemName, Removal } from './task';

@@ -1,0 +1,92 @@
+import { prepContext, type PrepContext } from './context';
+import type { PrepFacts } from './facts';
+import { BENCH_RULES } from './rules/bench';
+import { LAYER_RULES } from './rules/layers';
+import { MASK_RULES } from './rules/masking';
+import { SUPPORT_RULES } from './rules/support';
+import { SANDING_RULES } from './rules/tooth';
+import { PREP_STEPS, type PrepRule, type PrepTask, type TaskDraft } from './task';
+
+/** Every rule, in the order of the work. */
+export const PREP_RULES: readonly PrepRule[] = [
+  ...SUPPORT_RULES,
+  ...LAYER_RULES,
+  ...SANDING_RULES,
+  ...MASK_RULES,
+  ...BENCH_RULES,
+];
+
+export function taskOf(rule: PrepRule, draft: TaskDraft): PrepTask {
+  const edges = draft.edges ?? [];
+  return {
+    key: `${rule.id}:${draft.on}`,
+    rule: rule.id,
+    step: rule.step,
+    coatId: draft.coatId,
+    title: draft.title ?? rule.title,
+    how: draft.how ?? rule.how,
+    reason: rule.reason,
+    source: rule.source,
+    needed: draft.needed ?? rule.needed,
+    areaIds: draft.areaIds,
+    edges,
+    materials: draft.materials ?? [],
+    drying: draft.drying ?? null,
+    sanding: draft.sanding ?? null,
+    limit: draft.limit ?? null,
+    mask: draft.mask ?? null,
+    removal: draft.removal ?? null,
+    problems: draft.problems ?? [],
+    cautions: draft.cautions ?? rule.cautions ?? [],
+    notBeforeMs: draft.notBeforeMs ?? null,
+    skippedUntilMs: draft.skippedUntilMs ?? null,
+    spoiled: draft.spoiled ?? false,
+    asksResult: rule.asksResult ?? false,
+    scope: [...draft.areaIds, ...edges.map((e) => `${e.areaId}#${e.edge}`)],
+  };
+}
+
+const STEP_INDEX = new Map(PREP_STEPS.map((step, i) => [step, i]));
+const stepIndex = (task: PrepTask): number => STEP_INDEX.get(task.step) ?? 0;
+
+/** Whether `first` has to come before `then`: an earlier step for the same or an earlier coat. */
+export function mustPrecede(
+  first: PrepTask,
+  then: PrepTask,
+  orderOf: (coatId: string | null) => number,
+): boolean {
+  const [a, b] = [orderOf(first.coatId), orderOf(then.coatId)];
+  if (a !== b) return a < b;
+  if (first.rule === 'own note' || then.rule === 'own note') return false;
+  const apart =
+    first.areaIds.length > 0 &&
+    then.areaIds.length > 0 &&
+    !first.areaIds.some((id) => then.areaIds.includes(id));
+  return stepIndex(first) < stepIndex(then) && !apart;
+}
+
+/** Place of each coat in the order of the work; what waits for no coat comes after them all. */
+export function coatOrder(
+  coats: readonly { readonly id: string; readonly order: number }[],
+): (coatId: string | null) => number {
+  const orders = new Map(coats.map((c) => [c.id, c.order]));
+  const last = coats.length > 0 ? Infinity : 0;
+  return (id) => (id === null ? last : (orders.get(id) ?? last));
+}
+
+/**
+ * What has to be done before each coat of a piece, from its facts alone.
+ * @param facts survey, coats, masks, schools and own tasks of one piece at one instant
+ * @returns tasks in the order of the work: by coat, then by step
+ * Source: rules of the trade; each task names its own.
+ */
+export function planPrep(facts: PrepFacts): PrepTask[] {
+  const context: PrepContext = prepContext(facts);
+  const orderOf = coatOrder(facts.coats);
+  return PREP_RULES.flatMap((rule) => rule.find(context).map((draft) => taskOf(rule, draft))).sort(
+    (a, b) => {
+      const [x, y] = [orderOf(a.coatId), orderOf(b.coatId)];
+      return x === y ? stepIndex(a) - stepIndex(b) : x - y;
+    },
+  );
+}

@@ -1,0 +1,133 @@
+import { PREP_RULES } from '..';
+import { prepContext } from '../context';
+import type { PrepFacts } from '../facts';
+import { area, coat, damage, facts, found, NOW, pouredAgo, relief, surface } from '../test/facts';
+
+const onFace = (...changes: Parameters<typeof area>[0][]) => [area(Object.assign({}, ...changes))];
+const laid = (coatId: string, method: 'latex' | 'painter’s tape' | 'PVA glue') => ({
+  masks: [{ coatId, areaId: 'face', method, laidMs: NOW - 30 * 3_600_000, takenOffMs: null }],
+});
+const hard = { poured: pouredAgo(30), id: 'first', order: 1 };
+const upper = { id: 'second', name: 'Flood 2', order: 2 };
+const defect = (kind: 'dimples' | 'scratches' | 'thin edge') => ({
+  defects: [{ id: 'd', kind, coatId: 'first' }],
+});
+
+/** For each rule a situation in which it asks for something, and one like it in which it does not. */
+const CASES: Readonly<Record<string, readonly [fires: PrepFacts, quiet: PrepFacts]>> = {
+  hardware: [facts({ hardware: ['Left hinge'] }), facts()],
+  tear: [
+    facts({ support: 'canvas', areas: onFace(damage('tear')) }),
+    facts({ support: 'canvas', areas: onFace(damage('dent')) }),
+  ],
+  'rim gap': [facts({ areas: onFace(damage('gap at the rim')) }), facts()],
+  dent: [facts({ areas: onFace(damage('dent')) }), facts({ areas: onFace(damage('tear')) })],
+  'loose relief': [
+    facts({ areas: onFace(damage('loose relief'), relief('stones')) }),
+    // A lock coat beds it.
+    facts({
+      areas: onFace(damage('loose relief'), relief('stones')),
+      coats: [coat({ kind: 'lock' })],
+    }),
+  ],
+  'dry inclusions': [
+    facts({ areas: onFace(relief('plants')) }),
+    facts({ areas: onFace(relief('fine glitter')) }),
+  ],
+  'dry paste': [
+    facts({ areas: onFace(relief('paste')) }),
+    facts({ areas: onFace(relief('sand')) }),
+  ],
+  'dry paint': [facts({ areas: onFace(surface('painted')) }), facts()],
+  seal: [
+    facts({ areas: onFace({ porosity: 'porous' }) }),
+    // A resin seal coat takes its place.
+    facts({ areas: onFace({ porosity: 'porous' }), coats: [coat({ kind: 'seal' })] }),
+  ],
+  'fix art': [
+    facts({ areas: onFace(surface('ink')) }),
+    facts({ areas: onFace(surface('painted')) }),
+  ],
+  'rub test': [facts({ areas: onFace(relief('leaf')) }), facts({ areas: onFace(relief('sand')) })],
+  'edge ground': [
+    facts({ support: 'bare wood', areas: onFace(surface('painted')) }),
+    facts({ support: 'bare wood', areas: [area(surface('painted'), ['doming'])] }),
+  ],
+  'shape paste': [
+    facts({ areas: onFace(relief('paste')) }),
+    facts({ areas: onFace(relief('paste')), coats: [coat(hard), coat(upper)] }),
+  ],
+  flatten: [
+    facts({ coats: [coat(hard), coat(upper)], ...defect('dimples') }),
+    // Not a matter of sanding.
+    facts({ coats: [coat(hard), coat(upper)], ...defect('thin edge') }),
+  ],
+  tooth: [
+    facts({ areas: onFace(surface('old resin')) }),
+    facts({ areas: onFace(surface('old resin', true)) }),
+  ],
+  'own sanding': [
+    facts({
+      own: [
+        {
+          kind: 'sand',
+          key: 'o',
+          title: 'Back',
+          needed: true,
+          areaIds: ['face'],
+          fromGrit: 120,
+          toGrit: 220,
+        },
+      ],
+    }),
+    facts({ own: [{ kind: 'note', key: 'o', title: 'Ask', needed: true, areaIds: [] }] }),
+  ],
+  polish: [
+    facts({ coats: [coat(hard)], ...defect('scratches') }),
+    facts({ coats: [coat(hard), coat(upper)], ...defect('scratches') }),
+  ],
+  unmask: [
+    facts({ coats: [coat(hard)], ...laid('first', 'latex') }),
+    // Its coat is not poured yet.
+    facts({ coats: [coat({ id: 'first' })], ...laid('first', 'latex') }),
+  ],
+  mask: [facts(), facts({ areas: [area({}, ['doming'])] })],
+  'loose parts': [
+    facts({ areas: onFace(relief('fine glitter')) }),
+    facts({ areas: onFace(relief('paste')) }),
+  ],
+  'sanding dust': [
+    facts({ areas: onFace(surface('old resin')) }),
+    facts({ areas: onFace(surface('old resin', true)) }),
+  ],
+  lint: [facts({ areas: onFace(surface('ink')) }), facts({ areas: onFace(surface('painted')) })],
+  wipe: [facts(), facts({ areas: onFace(surface('ink')) })],
+  // 0.4 m under 1.6 mm: 10 % of the film allow a slope of 0.4 mm/m.
+  level: [facts({ slope: 0.00041 }), facts({ slope: 0.00039 })],
+  belly: [facts({ support: 'canvas' }), facts({ support: 'paper on board' })],
+  'warm air': [facts(), facts({ coats: [] })],
+  cover: [facts(), facts({ coats: [coat(hard)] })],
+  'own note': [
+    facts({ own: [{ kind: 'note', key: 'o', title: 'Ask', needed: true, areaIds: [] }] }),
+    facts(),
+  ],
+};
+
+describe('each rule', () => {
+  it('has a situation in which it fires and one in which it does not', () => {
+    expect(Object.keys(CASES).sort()).toEqual(PREP_RULES.map((r) => r.id).sort());
+  });
+
+  it.each(Object.entries(CASES))('%s', (rule, [fires, quiet]) => {
+    expect(found(fires)).toContain(rule);
+    expect(found(quiet)).not.toContain(rule);
+  });
+
+  it.each(PREP_RULES.map((r) => [r.id, r] as const))('%s says why, how and whence', (_, rule) => {
+    const [fires] = CASES[rule.id] ?? [];
+    expect(rule.reason.length).toBeGreaterThan(8);
+    expect(rule.source.length).toBeGreaterThan(4);
+    for (const draft of fires ? rule.find(prepContext(fires)) : [])
+      expect((draft.how ?? rule.how).length).toBeGreaterThan(8);
+  });
+});

@@ -1,0 +1,98 @@
+import { workRegion, type HalfPlane, type Region } from '../../geometry';
+import type { PrepContext } from '../context';
+import type { PrepArea, PrepCoat } from '../facts';
+import { sandingMaterials, sandingPlan } from '../sanding';
+import type { ProblemName, TaskDraft } from '../task';
+
+/**
+ * Where sanding goes on these areas: their faces without bare parts and without recesses that are not
+ * among them, on one side of a line when a limit is set.
+ */
+export function sandRegion(
+  facts: Pick<PrepContext, 'areas'>,
+  areaIds: readonly string[],
+  limit: HalfPlane | null,
+): Region {
+  const wanted = facts.areas.filter((a) => areaIds.includes(a.id) && a.kind !== 'edge band');
+  const holes = facts.areas.filter((a) => a.kind === 'recess' && !areaIds.includes(a.id));
+  return workRegion(wanted, wanted.some((a) => a.kind === 'face') ? holes : [], limit);
+}
+
+/** Areas never change once they are read, so what polygons gave is remembered with them, m². */
+const known = new WeakMap<readonly PrepArea[], Map<string, number>>();
+
+function cutArea(facts: PrepContext, ids: readonly string[], limit: HalfPlane | null): number {
+  const key = `${ids.join()} ${limit ? `${limit.side} ${limit.atM}` : ''}`;
+  const here = known.get(facts.areas) ?? new Map<string, number>();
+  known.set(facts.areas, here);
+  const found = here.get(key) ?? sandRegion(facts, ids, limit).areaM2;
+  // A line that is dragged leaves many: only the latest are worth keeping.
+  if (here.size > 64) here.clear();
+  here.set(key, found);
+  return found;
+}
+
+/** Area to sand, one piece, m². Polygon operations only where a recess or a line cuts into it. */
+function sandArea(facts: PrepContext, areas: readonly PrepArea[], limit: HalfPlane | null): number {
+  const ids = areas.map((a) => a.id);
+  const cut =
+    limit !== null ||
+    (facts.areas.some((a) => a.kind === 'recess') && areas.some((a) => a.kind === 'face'));
+  const flat = areas.filter((a) => a.kind !== 'edge band');
+  const bands = areas.filter((a) => a.kind === 'edge band');
+  const bandM2 = bands.reduce((sum, a) => sum + a.areaM2, 0);
+  const flatM2 = cut ? cutArea(facts, ids, limit) : flat.reduce((sum, a) => sum + a.areaM2, 0);
+  return flatM2 + bandM2;
+}
+
+/** Film lying on an area, m; null when there is none. */
+export function filmOn(facts: PrepContext, areaId: string): number | null {
+  const film = facts.lying
+    .filter((c) => c.areaIds.includes(areaId))
+    .reduce((sum, c) => sum + c.thicknessM, 0);
+  return film > 0 ? film : null;
+}
+
+const bearsWater = ({ support, areas }: PrepContext, lain: boolean): boolean =>
+  lain ||
+  (support !== 'bare wood' &&
+    support !== 'paper on board' &&
+    areas.every((a) => a.porosity === 'sealed'));
+
+interface Sanding {
+  readonly why: 'tooth' | 'flatten' | 'shape' | 'polish' | 'own';
+  readonly key: string;
+  readonly grits: readonly number[];
+  /** Whole area when not told, one piece, m². */
+  readonly areaM2?: number;
+  readonly removeM3?: number;
+}
+
+export function sanding(
+  facts: PrepContext,
+  areas: readonly PrepArea[],
+  next: PrepCoat | null,
+  told: Sanding,
+): Pick<TaskDraft, 'sanding' | 'materials' | 'limit' | 'problems'> {
+  const limit = facts.limits[told.key] ?? null;
+  const under = next ? areas.filter((a) => next.areaIds.includes(a.id)) : areas;
+  const films = under.map((a) => filmOn(facts, a.id)).filter((f) => f !== null);
+  const beyond = areas.filter((a) => !under.includes(a));
+  const plan = sandingPlan({
+    why: told.why,
+    areaM2: (told.areaM2 ?? sandArea(facts, under, limit)) * facts.count,
+    beyondM2: beyond.length > 0 ? sandArea(facts, beyond, null) * facts.count : 0,
+    grits: told.grits,
+    removeM3: (told.removeM3 ?? 0) * facts.count,
+    nextM: next?.thicknessM ?? null,
+    filmM: films.length > 0 ? Math.min(...films) : null,
+    bearsWater: bearsWater(facts, films.length > 0),
+  });
+  const inks = areas.some((a) => a.surface.kind === 'ink' && filmOn(facts, a.id) === null);
+  const problems: ProblemName[] = [
+    ...(inks ? (['sanding bare ink'] as const) : []),
+    ...(plan.beyondM2 > 0 ? (['sanding beyond the coat'] as const) : []),
+    ...(plan.leftM !== null && plan.leftM < 0 ? (['sanding through'] as const) : []),
+  ];
+  return { sanding: plan, materials: sandingMaterials(plan), limit, problems };
+}

@@ -1,0 +1,172 @@
+import type { Damage, DamageKind } from '../../piece';
+import type { PrepContext } from '../context';
+import { need } from '../materials';
+import type { PrepRule, TaskDraft } from '../task';
+
+const DAY_S = 24 * 3600;
+const TRADE = 'Common practice, no source.';
+/** Section of a bead of sealer, m² (5 mm across). Judgement, no source. */
+const BEAD_M2 = 20e-6;
+/** Paint or medium of one coat, m (ml/m² · 1e-6). Common practice, no source. */
+export const COAT_OF_PAINT_M = 100e-6;
+/** Glue that beds loose relief again, m. Judgement, no source. */
+const BEDDING_M = 60e-6;
+/** Width of the base brushed over a mended tear, m. Judgement, no source. */
+const PATCH_WIDTH_M = 0.1;
+/** Paste is laid in layers no thicker than this, m. Common practice, no source. */
+const PASTE_LAYER_M = 1e-3;
+
+/** Paste that fills a dent, m³: half of an ellipsoid. */
+export const dentVolume = ({ lengthM, widthM, depthM }: Damage): number =>
+  (Math.PI / 6) * lengthM * widthM * depthM;
+
+/** One draft for each damage of a kind on ground that nothing lies on yet. */
+const damaged = (
+  facts: PrepContext,
+  kind: DamageKind,
+  told: (damage: Damage, count: number) => Pick<TaskDraft, 'materials' | 'drying' | 'how'>,
+): TaskDraft[] =>
+  facts.ground.flatMap(({ area, coatId }) =>
+    area.damage.flatMap((damage, i) =>
+      damage.kind === kind
+        ? [{ on: `${area.id}.${i}`, coatId, areaIds: [area.id], ...told(damage, facts.count) }]
+        : [],
+    ),
+  );
+
+const dry = (layers = 1) => ({
+  labelS: DAY_S * layers,
+  thicknessM: PASTE_LAYER_M,
+  leaves: 'water' as const,
+});
+
+export const SUPPORT_RULES: readonly PrepRule[] = [
+  {
+    id: 'hardware',
+    step: 'take off',
+    title: 'Take the hardware off',
+    how: 'Its places are marked on the plan of the survey, so that it goes back on its marks.',
+    reason: 'Resin that runs into a bearing, a hinge or a screw holds it for good.',
+    source: TRADE,
+    needed: true,
+    find: ({ hardware, lying, waiting, areas }) =>
+      hardware.length === 0 || lying.length > 0
+        ? []
+        : [
+            {
+              on: 'piece',
+              coatId: waiting[0]?.id ?? null,
+              areaIds: areas.slice(0, 1).map((a) => a.id),
+              how: `${hardware.join(', ')}. Places are marked on the plan of the survey, so that they go back on their marks.`,
+            },
+          ],
+  },
+  {
+    id: 'tear',
+    step: 'repair',
+    title: 'Mend the tear from the back',
+    how: 'Off the wrap; pull the cut edges together from the back with the strongest tape there is; wet both sides so that the cloth shrinks tight; dry with warm air; brush an acrylic base over the front and leave it. Left-over resin skimmed over it later adds strength.',
+    reason:
+      'Resin runs through an open tear and its edges stand up; over a closed one it levels bumps that paint never would.',
+    source: TRADE,
+    needed: true,
+    cautions: ['hot air', 'knife'],
+    find: (facts) =>
+      damaged(facts, 'tear', (tear, count) => {
+        const length = ['length of the tear', tear.lengthM, 'length', 'measured'] as const;
+        const pieces = ['pieces', count, 'number'] as const;
+        return {
+          materials: [
+            need('cloth tape 48 mm', tear.lengthM * 1.5 * count, 'L · 1.5 · n', length, pieces),
+            need(
+              'acrylic paint',
+              tear.lengthM * PATCH_WIDTH_M * COAT_OF_PAINT_M * count,
+              'L · w · h · n',
+              length,
+              ['width of the base, w', PATCH_WIDTH_M, 'length', 'rule of thumb'],
+              ['wet coat, h', COAT_OF_PAINT_M, 'film', 'rule of thumb'],
+              pieces,
+            ),
+          ],
+          drying: dry(),
+        };
+      }),
+  },
+  {
+    id: 'rim gap',
+    step: 'repair',
+    title: 'Close the gap at the rim',
+    how: 'Run a bead of acrylic sealer or glue round it, smooth it with a wet finger, leave it to dry through.',
+    reason: 'Resin leaks out through a gap between panel and rim for as long as it flows.',
+    source: TRADE,
+    needed: true,
+    find: (facts) =>
+      damaged(facts, 'gap at the rim', (gap, count) => ({
+        materials: [
+          need(
+            'acrylic sealer',
+            gap.lengthM * BEAD_M2 * count,
+            'L · section · n',
+            ['length of the gap, L', gap.lengthM, 'length', 'measured'],
+            ['section of the bead', BEAD_M2, 'area', 'rule of thumb'],
+            ['pieces, n', count, 'number'],
+          ),
+        ],
+        drying: dry(),
+      })),
+  },
+  {
+    id: 'dent',
+    step: 'repair',
+    title: 'Fill the dent',
+    how: 'Texture paste, one part binder to one part mineral powder, in layers of 1 mm at most, each dry before the next; a little proud, then sanded.',
+    reason:
+      'A coat sinks over a hollow and shows it; a deep hollow also takes more than the resin’s greatest lift.',
+    source: `${TRADE} Volume: half of an ellipsoid.`,
+    needed: true,
+    find: (facts) =>
+      damaged(facts, 'dent', (dent, count) => ({
+        materials: [
+          need(
+            'texture paste',
+            dentVolume(dent) * count,
+            'π / 6 · L · w · d · n',
+            ['length, L', dent.lengthM, 'length', 'measured'],
+            ['width, w', dent.widthM, 'length', 'measured'],
+            ['depth, d', dent.depthM, 'film', 'measured'],
+            ['pieces, n', count, 'number'],
+          ),
+        ],
+        drying: dry(Math.max(1, Math.ceil(dent.depthM / PASTE_LAYER_M - 1e-6))),
+      })),
+  },
+  {
+    id: 'loose relief',
+    step: 'repair',
+    title: 'Bed the loose relief again',
+    how: 'Lift what is loose, brush glue under it, press it down; or plan a lock coat, streamed on gently.',
+    reason: 'Loose parts float, turn and trap air under the coat.',
+    source: TRADE,
+    needed: true,
+    find: (facts) =>
+      damaged(facts, 'loose relief', (loose, count) => ({
+        materials: [
+          need(
+            'decoupage glue',
+            loose.lengthM * loose.widthM * BEDDING_M * count,
+            'L · w · h · n',
+            ['length, L', loose.lengthM, 'length', 'measured'],
+            ['width, w', loose.widthM, 'length', 'measured'],
+            ['bed of glue, h', BEDDING_M, 'film', 'rule of thumb'],
+            ['pieces, n', count, 'number'],
+          ),
+        ],
+        drying: { labelS: DAY_S, thicknessM: 0.2e-3, leaves: 'water' },
+      })).filter(
+        ({ areaIds }) =>
+          !facts.waiting.some(
+            (c) => c.kind === 'lock' && areaIds.some((a) => c.areaIds.includes(a)),
+          ),
+      ),
+  },
+];

@@ -1,0 +1,181 @@
+import type { AirStep } from '../climate';
+import { dryTime, type DryTime } from './drying';
+import type { PrepFacts, RubResult } from './facts';
+import { coatOrder, mustPrecede } from './planPrep';
+import type { PrepTask, ProblemName } from './task';
+
+/** What was done about a task, or decided. */
+export interface TaskRecord {
+  readonly key: string;
+  readonly rule: string;
+  readonly title: string;
+  readonly coatId: string | null;
+  readonly state: 'open' | 'done' | 'waived';
+  /** When it was done or waived, ms since the epoch. */
+  readonly doneMs: number | null;
+  /** Areas and edges it was done on. */
+  readonly scope: readonly string[];
+  /** Why it was waived. */
+  readonly reason: string;
+  readonly result: RubResult | null;
+  /** The user's own place among the tasks; null: the plan's. */
+  readonly order: number | null;
+}
+
+export type TaskState =
+  'open' | 'blocked' | 'waiting' | 'later' | 'drying' | 'redo' | 'done' | 'waived' | 'skipped';
+
+/** A task with what was done about it. */
+export interface PlacedTask {
+  readonly task: PrepTask;
+  readonly record: TaskRecord | null;
+  readonly state: TaskState;
+  readonly problems: readonly ProblemName[];
+  readonly dry: DryTime | null;
+  /** Nothing to do until this instant, when it waits or dries. */
+  readonly untilMs: number | null;
+  /** The task under it that is still drying. */
+  readonly blockedBy: PrepTask | null;
+  /** Name of the coat that has to lie there first, when its turn comes later. */
+  readonly after: string | null;
+}
+
+const SETTLED: readonly TaskState[] = ['done', 'waived', 'skipped'];
+export const isSettled = (placed: PlacedTask): boolean => SETTLED.includes(placed.state);
+
+/** Two clocks of one machine may differ by this much before a tick counts as future, ms. */
+const CLOCK_SLACK_MS = 60_000;
+
+function stateOf(
+  task: PrepTask,
+  record: TaskRecord | null,
+  nowMs: number,
+  air: readonly AirStep[],
+): Omit<PlacedTask, 'task' | 'record' | 'blockedBy' | 'after'> {
+  const { problems } = task;
+  const plain = { problems, dry: null, untilMs: null };
+  const waits = task.notBeforeMs !== null && task.notBeforeMs > nowMs;
+  if (record?.state === 'waived') return { ...plain, state: 'waived' };
+  if (task.skippedUntilMs !== null)
+    return waits
+      ? { ...plain, state: 'waiting', untilMs: task.notBeforeMs }
+      : { ...plain, state: 'skipped', untilMs: task.skippedUntilMs };
+  if (record?.state === 'done') {
+    const doneMs = record.doneMs ?? nowMs;
+    if (doneMs > nowMs + CLOCK_SLACK_MS)
+      return { ...plain, state: 'open', problems: [...problems, 'done in the future'] };
+    const grown = task.scope.some((s) => !record.scope.includes(s));
+    const failed = record.result === 'colour comes off';
+    if (task.spoiled || grown || failed) return { ...plain, state: 'redo' };
+    if (!task.drying) return { ...plain, state: 'done' };
+    const dry = dryTime(task.drying, doneMs, air, nowMs);
+    if (dry.dryMs <= nowMs) return { ...plain, state: 'done', dry };
+    const stuck = dry.rate === 0;
+    return {
+      state: 'drying',
+      dry,
+      untilMs: dry.dryMs,
+      problems: stuck ? [...problems, 'air does not dry'] : problems,
+    };
+  }
+  if (waits) return { ...plain, state: 'waiting', untilMs: task.notBeforeMs };
+  return { ...plain, state: 'open' };
+}
+
+/**
+ * Orders tasks by the user's own places as far as the work allows.
+ * @param tasks in the plan's order @param placeOf the user's place, or null
+ * Source: topological order (Kahn), taking the lowest place among those that may come next.
+ */
+export function orderTasks(
+  tasks: readonly PrepTask[],
+  placeOf: (task: PrepTask) => number | null,
+  precedes: (first: PrepTask, then: PrepTask) => boolean,
+): PrepTask[] {
+  const place = new Map(tasks.map((t, i) => [t, placeOf(t) ?? i]));
+  const left = [...tasks];
+  const ordered: PrepTask[] = [];
+  while (left.length > 0) {
+    const free = left.filter((t) => !left.some((other) => other !== t && precedes(other, t)));
+    const next = (free.length > 0 ? free : left).reduce((best, t) =>
+      (place.get(t) ?? 0) < (place.get(best) ?? 0) ? t : best,
+    );
+    ordered.push(next);
+    left.splice(left.indexOf(next), 1);
+  }
+  return ordered;
+}
+
+/** The coat that is poured before this task's turn: a lower one on the same areas. */
+function coatBefore(coats: PrepFacts['coats'], task: PrepTask): string | null {
+  const own = coats.find((c) => c.id === task.coatId);
+  const lower = coats.filter(
+    (c) =>
+      own !== undefined &&
+      c.poured === null &&
+      c.order < own.order &&
+      c.areaIds.some((id) => task.areaIds.includes(id)),
+  );
+  return lower.sort((a, b) => b.order - a.order)[0]?.name ?? null;
+}
+
+/** A plan with its state at one instant. */
+export interface PrepState {
+  readonly tasks: readonly PlacedTask[];
+  /** Done or waived once, and not asked for any more by survey and coats. */
+  readonly kept: readonly TaskRecord[];
+}
+
+/**
+ * Lays what was done over the plan.
+ * @param facts those the plan was made from @param tasks of `planPrep` @param records of this piece
+ * @param air the room's record, at least one step
+ * @returns tasks in their order with states; records that the plan no longer asks for are kept apart
+ */
+export function placeTasks(
+  facts: Pick<PrepFacts, 'nowMs' | 'coats'>,
+  tasks: readonly PrepTask[],
+  records: readonly TaskRecord[],
+  air: readonly AirStep[],
+): PrepState {
+  const byKey = new Map(records.map((r) => [r.key, r]));
+  const orderOf = coatOrder(facts.coats);
+  const precedes = (a: PrepTask, b: PrepTask) => mustPrecede(a, b, orderOf);
+  const moved = records.some((r) => r.order !== null);
+  const ordered = moved
+    ? orderTasks(tasks, (t) => byKey.get(t.key)?.order ?? null, precedes)
+    : tasks;
+  const stated = ordered.map((task) => {
+    const record = byKey.get(task.key) ?? null;
+    return { task, record, ...stateOf(task, record, facts.nowMs, air) };
+  });
+  const drying = stated.filter((s) => s.state === 'drying');
+  const placed = stated.map((s): PlacedTask => {
+    const plain = { ...s, blockedBy: null, after: null };
+    if (s.state !== 'open' && s.state !== 'redo') return plain;
+    const after = coatBefore(facts.coats, s.task);
+    if (after !== null) return { ...plain, state: 'later', after };
+    const under = drying.find((d) => d.task.coatId === s.task.coatId && precedes(d.task, s.task));
+    return under
+      ? { ...plain, state: 'blocked', untilMs: under.untilMs, blockedBy: under.task }
+      : plain;
+  });
+  const asked = new Set(tasks.map((t) => t.key));
+  const kept = records.filter((r) => r.state !== 'open' && !asked.has(r.key));
+  return { tasks: placed, kept };
+}
+
+/**
+ * What holds a coat back: needed tasks before it that are neither done, waived nor skipped.
+ * @param coatId a coat that is not poured yet
+ */
+export function holdsBack(
+  facts: Pick<PrepFacts, 'coats'>,
+  { tasks }: PrepState,
+  coatId: string,
+): PlacedTask[] {
+  const orderOf = coatOrder(facts.coats);
+  return tasks.filter(
+    (t) => t.task.needed && !isSettled(t) && orderOf(t.task.coatId) <= orderOf(coatId),
+  );
+}
