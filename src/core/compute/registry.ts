@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { capillaryLength, domeDisc } from '../capillary';
 import { coatLedger } from '../coat';
 import { readDxf, readSvg } from '../exchange';
 import { tiltDifference, tolerableSlope } from '../film';
@@ -27,6 +28,8 @@ import {
   type TemperatureStep,
 } from '../resin';
 import type { LedgerInput } from '../coat';
+import type { AirStep } from '../climate';
+import { dryTime, grits, sandingPlan, type Drying, type SandingInput } from '../prep';
 import { fail, ok, type Result } from '../result';
 import { measureTraced, viewOf, MEASURE_DEFAULTS, type Corners, type Reference } from '../trace';
 import {
@@ -52,6 +55,20 @@ const define = <I, O>(schema: Joi.Schema<I>, run: (input: I) => Result<O>): Comp
   schema,
   run,
 });
+
+interface DomeInput {
+  readonly diameterM: number;
+  readonly angleRad: number;
+  readonly surfaceTension: number;
+  readonly densityKgM3: number;
+}
+
+interface DryingInput {
+  readonly drying: Drying;
+  readonly laidMs: number;
+  readonly nowMs: number;
+  readonly air: readonly AirStep[];
+}
 
 interface TracedInput {
   readonly ringPx: readonly Point[];
@@ -238,6 +255,56 @@ export const COMPUTATIONS = {
     }),
     ({ sheet, fromK, toK, count }) =>
       withSheet(sheet, () => windowsByTemperature(sheet, fromK, toK, count)),
+  ),
+  dryTime: define(
+    Joi.object<DryingInput>({
+      drying: Joi.object({
+        labelS: number().min(0),
+        thicknessM: number().min(0),
+        leaves: Joi.valid('water', 'solvent').required(),
+      }).required(),
+      laidMs: instant(),
+      nowMs: instant(),
+      air: Joi.array()
+        .items(
+          Joi.object({
+            fromMs: instant(),
+            temperatureK: positive().min(233.15).max(333.15),
+            humidity: number().min(0).max(1),
+          }),
+        )
+        .min(1)
+        .max(10_000)
+        .required(),
+    }),
+    ({ drying, laidMs, air, nowMs }) => ok(dryTime(drying, laidMs, air, nowMs)),
+  ),
+  sandingPlan: define(
+    Joi.object<SandingInput>({
+      why: Joi.valid('tooth', 'flatten', 'shape', 'polish', 'own').required(),
+      areaM2: number().min(0),
+      beyondM2: Joi.number().strict().min(0),
+      grits: Joi.array()
+        .items(Joi.valid(...grits('P')))
+        .min(1)
+        .max(20)
+        .required(),
+      removeM3: Joi.number().strict().min(0),
+      nextM: positive().allow(null),
+      filmM: positive().allow(null),
+      bearsWater: Joi.boolean().strict().required(),
+    }),
+    (input) => ok(sandingPlan(input)),
+  ),
+  domeDisc: define(
+    Joi.object<DomeInput>({
+      diameterM: positive().max(10),
+      angleRad: positive().max(Math.PI / 2),
+      surfaceTension: positive().max(1),
+      densityKgM3: positive(),
+    }),
+    ({ diameterM, angleRad, surfaceTension, densityKgM3 }) =>
+      ok(domeDisc(diameterM, angleRad, capillaryLength(surfaceTension, densityKgM3))),
   ),
 } as const;
 

@@ -1,5 +1,6 @@
 import { STANDARD_GRAVITY } from '../units';
 import { assert } from '../result';
+import { fluidityLeft, type DoublingLaw } from './fluidity';
 
 /**
  * Mean thickness of the film that stays on a vertical edge after draining.
@@ -22,4 +23,24 @@ export function drainedEdgeMean(
     densityKgM3,
   });
   return (2 / 3) * Math.sqrt(heightM / (densityKgM3 * STANDARD_GRAVITY * fluidityPerPa));
+}
+
+/**
+ * Rest after mixing that leaves a wanted mean film on an edge.
+ * @param meanM wanted mean, m, > 0 @param heightM height of the edge, m, > 0 @param law of the mix
+ * @param densityKgM3 of the mix, > 0
+ * @returns s; 0 when no rest is needed
+ * @throws RangeError outside those intervals
+ * Source: `drainedEdgeMean` with the fluidity of a doubling law, turned round:
+ *   Td · log2(9 ρ g τ0 · mean² / (4 H)). The rest must stay before the cup's hot phase.
+ */
+export function restForEdge(
+  meanM: number,
+  heightM: number,
+  law: DoublingLaw,
+  densityKgM3: number,
+): number {
+  assert(meanM > 0 && heightM > 0 && densityKgM3 > 0, 'restForEdge', { meanM, heightM });
+  const drive = (9 * densityKgM3 * STANDARD_GRAVITY * meanM ** 2) / (4 * heightM);
+  return Math.max(0, law.doublingS * Math.log2(drive * fluidityLeft(law)));
 }

@@ -1,3 +1,5 @@
 export { fluidityLeft, type DoublingLaw } from './fluidity';
-export { drainedEdgeMean } from './drainedEdge';
+export { drainedEdgeMean, restForEdge } from './drainedEdge';
 export { tiltDifference, tiltFluidity, tolerableSlope, type Unevenness } from './tilt';
+export { levellingRate, waveLeft } from './waves';
+export { trappedBubble, type BubbleSurface } from './bubbles';

@@ -1,0 +1,3 @@
+export { capillaryLength, puddleHeight, SURFACE_TENSION } from './puddle';
+export { domeDisc, domeStrip, type Dome } from './dome';
+export { angleForMean, cornerTerm, domeMean, type DomeOutline } from './outlineDome';

@@ -1,0 +1,84 @@
+import {
+  drainedEdgeMean,
+  fluidityLeft,
+  levellingRate,
+  restForEdge,
+  trappedBubble,
+  waveLeft,
+} from '.';
+
+const off = (value: number, wanted: number) => Math.abs(value / wanted - 1);
+const half = (mm: number, lengthMm: number) =>
+  Math.LN2 / levellingRate(lengthMm / 1e3, mm / 1e3, 1100, 0.04);
+const law = { viscosityPaS: 1, doublingS: 720 };
+
+describe('waves level', () => {
+  // Orchard 1962, half-time at 1 Pa s, s; film mm, wavelength mm.
+  it.each([
+    [0.5, 10, 1.866],
+    [0.5, 100, 385.7],
+    [1, 30, 4.078],
+    [1.6, 10, 0.135],
+    [1.6, 100, 11.96],
+    [3, 10, 0.05455],
+    [3, 100, 1.896],
+  ])('film %d mm, wave %d mm: half gone in %d s', (film, wave, seconds) =>
+    expect(off(half(film, wave), seconds)).toBeLessThan(1e-3),
+  );
+  it('goes over into the thin-film form, and its series meets the full one', () => {
+    const [film, wave] = [1e-4, 0.1];
+    const k = (2 * Math.PI) / wave;
+    const thin = (film ** 3 / 3) * (0.04 * k ** 4 + 1100 * 9.80665 * k ** 2);
+    expect(off(levellingRate(wave, film, 1100, 0.04), thin)).toBeLessThan(1e-3);
+    const edge = (0.02 / (2 * Math.PI)) * 0.1;
+    const [below, above] = [edge * (1 - 1e-9), edge * (1 + 1e-9)];
+    expect(
+      off(levellingRate(0.1, below, 1100, 0.04), levellingRate(0.1, above, 1100, 0.04)),
+    ).toBeLessThan(1e-3);
+    expect(Number.isFinite(levellingRate(1e-4, 0.05, 1100, 0.04))).toBe(true);
+  });
+  // What is left of a wave when a mix of 1 Pa s that doubles in 12 min has stopped.
+  it.each([
+    [0.5, 100, 0.155],
+    [0.5, 300, 0.815],
+    [1, 300, 0.194],
+    [1.6, 300, 0.0012],
+  ])('film %d mm, wave %d mm: %d is left', (film, wave, left) =>
+    expect(off(waveLeft(wave / 1e3, film / 1e3, 1100, 0.04, fluidityLeft(law)), left)).toBeLessThan(
+      0.03,
+    ),
+  );
+  it('throws on what is no wave', () => {
+    expect(() => levellingRate(0, 1e-3, 1100, 0.04)).toThrow('levellingRate');
+    expect(() => waveLeft(0.1, 1e-3, 1100, 0.04, -1)).toThrow('waveLeft');
+  });
+});
+
+describe('bubbles that stay', () => {
+  // Stokes and Hadamard–Rybczynski with fluidity 1039 and 208 1/Pa, µm.
+  it.each([
+    [0.5, 1039, 27.5, 22.6],
+    [1.6, 1039, 49.9, 40.9],
+    [6, 1039, 97.4, 79.6],
+    [3, 208, 151, 124],
+  ])('film %d mm, fluidity %d: %d stiff, %d clean', (film, fluidity, stiff, clean) => {
+    expect(off(trappedBubble(film / 1e3, fluidity, 1100) * 1e6, stiff)).toBeLessThan(5e-3);
+    expect(off(trappedBubble(film / 1e3, fluidity, 1100, 'clean') * 1e6, clean)).toBeLessThan(5e-3);
+  });
+  it('is the film itself where nothing flows, and throws without one', () => {
+    expect(off(trappedBubble(1e-3, 1e-9, 1100), 1e-3)).toBeLessThan(1e-6);
+    expect(() => trappedBubble(0, 1, 1100)).toThrow('trappedBubble');
+  });
+});
+
+describe('rest for an edge', () => {
+  it('80 µm on 20 mm with 1 Pa s that doubles in 12 min: 36.15 min', () => {
+    const rest = restForEdge(80e-6, 0.02, law, 1100);
+    expect(off(rest / 60, 36.15)).toBeLessThan(1e-3);
+    expect(off(drainedEdgeMean(0.02, fluidityLeft(law, rest), 1100), 80e-6)).toBeLessThan(1e-9);
+  });
+  it('none where a fresh mix leaves more already', () => {
+    expect(restForEdge(20e-6, 0.02, law, 1100)).toBe(0);
+    expect(() => restForEdge(0, 0.02, law, 1100)).toThrow('restForEdge');
+  });
+});
