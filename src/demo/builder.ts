@@ -31,7 +31,7 @@ interface PieceSpec {
   readonly edgeHeightM: number;
   readonly edges: readonly EdgeKind[];
   readonly face?: Partial<Omit<Area, 'id' | 'pieceId'>>;
-  readonly about?: Partial<Pick<Piece, 'use' | 'marks' | 'level'>>;
+  readonly about?: Partial<Pick<Piece, 'use' | 'marks' | 'level' | 'prep'>>;
 }
 
 interface CoatSpec {
@@ -63,7 +63,7 @@ export class DemoBuilder {
   private person = '';
   constructor(private readonly people: readonly string[]) {}
 
-  private id(kind: string): string {
+  id(kind: string): string {
     this.serial += 1;
     return `demo-${kind}-${String(this.serial).padStart(4, '0')}`;
   }
@@ -102,6 +102,7 @@ export class DemoBuilder {
       use: { hotCups: false, food: false, daylight: false },
       marks: [],
       level: null,
+      prep: {},
       ...about,
     };
     this.pieces.push(piece);

@@ -4,6 +4,7 @@ import { DemoBuilder } from './builder';
 import { dimpledDisc } from './pictures';
 import { hangingPlate, paddleOutline } from './paddle';
 import { LENS_BOX, lensOutline, lensPhoto, lensPlan } from './lampLens';
+import { prepareDemo } from './preparation';
 import { DEMO_RESINS } from './resins';
 
 const HOUR = 3_600_000;
@@ -216,6 +217,7 @@ export function demoShop(nowMs: number): AnyTables {
     shape: paddleOutline(),
     edgeHeightM: 0.012,
     edges: ['open'],
+    face: { surface: { kind: 'ink', ageDays: 3, sanded: false } },
   });
   b.coat(ago(2, 5), paddle, {
     name: 'Flood 1',
@@ -248,16 +250,25 @@ export function demoShop(nowMs: number): AnyTables {
     shape: { kind: 'rectangle', widthM: 0.5, heightM: 0.7 },
     edgeHeightM: 0.02,
     edges: ['dammed'],
+    face: { damage: [{ kind: 'tear', lengthM: 0.12, widthM: 0, depthM: 0 }] },
   });
   b.coat(ago(1, 4), canvas, { name: 'Skim', kind: 'seal', resin: millrace, thicknessM: 0.6e-3 });
+  b.coat(ago(1, 3.9), canvas, {
+    name: 'Flood 1',
+    kind: 'flood',
+    resin: millrace,
+    thicknessM: 1.4e-3,
+  });
   b.write(ago(0, 4), 'note', {
     pieceId: canvas.id,
     text: 'Back brushed with water: cloth is tight again.',
   });
 
+  const { tasks, air } = prepareDemo(b, ago);
   const { pieces, areas, coats, sessions, batches, defects, photos } = b;
   const log = [...b.log].sort((x, y) => x.atMs - y.atMs);
-  const settings = [{ ...DEFAULT_SETTINGS, person: 'Ines', roomTemperatureK: C + 22 }];
+  const room = { roomTemperatureK: C + 22, roomHumidity: 0.56 };
+  const settings = [{ ...DEFAULT_SETTINGS, person: 'Ines', ...room }];
   return {
     settings,
     resins: DEMO_RESINS,
@@ -268,6 +279,8 @@ export function demoShop(nowMs: number): AnyTables {
     coats,
     defects,
     photos,
+    tasks,
+    air,
     log,
   };
 }

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { demoShop } from '@/demo';
 import { createDb, openShop, readNewerDb } from '../db';
-import { MIGRATIONS, migrate, SCHEMA_VERSION } from '../migrations';
+import { MIGRATIONS, migrate, SCHEMA_VERSION, tablesOf } from '../migrations';
 import { TABLE_NAMES } from '../records/types';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';
 import { writeLogNote } from '../repos/bench';
@@ -9,6 +9,7 @@ import { base64ToBlob, blobToBase64 } from './base64';
 import { logCsv } from './logCsv';
 import { exportShop, fillEmptyShop, importShop, readShopFile, wipeShop } from './shopFile';
 import v1Document from '../migrations/fixtures/v1.json';
+import v2Document from '../migrations/fixtures/v2.json';
 
 const NOW = Date.UTC(2026, 10, 24, 9, 30);
 const text = (value: unknown) => JSON.stringify(value);
@@ -127,15 +128,19 @@ describe('migrations', () => {
   it('are named, gapless and in order', () => {
     expect(MIGRATIONS.map((m) => m.version)).toEqual(MIGRATIONS.map((_, i) => i + 1));
     expect(new Set(MIGRATIONS.map((m) => m.name)).size).toBe(MIGRATIONS.length);
-    expect(Object.keys(MIGRATIONS[0]?.stores ?? {}).sort()).toEqual([...TABLE_NAMES].sort());
+    expect(tablesOf(SCHEMA_VERSION).sort()).toEqual([...TABLE_NAMES].sort());
   });
 
   it('open every past document, and every step has run', async () => {
     const ran = new Set<string>(['first tables']);
     migrate(v1Document.tables, v1Document.version, (name) => ran.add(name));
     expect([...ran]).toEqual(MIGRATIONS.map((m) => m.name));
-    const read = await readShopFile(text(v1Document));
-    expect(read).toMatchObject({ ok: true });
+    for (const document of [v1Document, v2Document])
+      expect(await readShopFile(text(document))).toMatchObject({ ok: true });
+    const torn = { ...v2Document.tables, pieces: undefined };
+    expect(await readShopFile(text({ ...v2Document, tables: torn }))).toMatchObject({
+      faults: [{ path: 'tables.pieces' }],
+    });
   });
 });
 
@@ -161,9 +166,12 @@ describe('log as CSV', () => {
       'resin added',
       'piece added',
       'coat planned',
+      'prep done',
+      'prep done',
+      'prep done',
       'note',
     ]);
-    expect(rows[3]?.['text']).toBe(nasty);
+    expect(rows.at(-1)?.['text']).toBe(nasty);
     expect(rows[2]).toMatchObject({
       piece: 'Sill',
       coat: 'Flood 1',

@@ -1,5 +1,5 @@
 import type { ReplacingTransaction, ShopDb } from '../db';
-import { migrate, SCHEMA_VERSION, type AnyTables } from '../migrations';
+import { migrate, SCHEMA_VERSION, tablesOf, type AnyTables } from '../migrations';
 import { TABLE_NAMES, type Photo, type TableName } from '../records/types';
 import type { RowFault } from '../records/validate';
 import { base64ToBlob, blobToBase64 } from './base64';
@@ -70,15 +70,19 @@ function readEnvelope(text: string): ShopFile | RowFault {
   return data as unknown as ShopFile;
 }
 
-function tableFaults(tables: AnyTables): RowFault[] {
-  const known = new Set<string>(TABLE_NAMES);
+/** Tables that a file of a version has to hold: those that came later are made by the migrations. */
+function tableFaults(tables: AnyTables, version: number): RowFault[] {
+  const names = tablesOf(version);
+  const known = new Set(names);
   const unknown = Object.keys(tables)
     .filter((t) => !known.has(t))
     .map((t) => ({ path: `tables.${t}`, message: 'No such table.' }));
-  const missing = TABLE_NAMES.filter((t) => !Array.isArray(tables[t])).map((t) => ({
-    path: `tables.${t}`,
-    message: 'This table is missing or not a list.',
-  }));
+  const missing = names
+    .filter((t) => !Array.isArray(tables[t]))
+    .map((t) => ({
+      path: `tables.${t}`,
+      message: 'This table is missing or not a list.',
+    }));
   return [...unknown, ...missing];
 }
 
@@ -95,6 +99,7 @@ const REFERENCES: readonly (readonly [TableName, string, TableName])[] = [
   ['coats', 'batchId', 'batches'],
   ['defects', 'pieceId', 'pieces'],
   ['defects', 'coatId', 'coats'],
+  ['tasks', 'pieceId', 'pieces'],
   ['photos', 'pieceId', 'pieces'],
   ['photos', 'defectId', 'defects'],
 ];
@@ -140,7 +145,7 @@ export async function readShopFile(
 ): Promise<{ ok: true; tables: AnyTables } | { ok: false; faults: readonly RowFault[] }> {
   const file = readEnvelope(text);
   if ('message' in file) return { ok: false, faults: [file] };
-  const form = tableFaults(file.tables);
+  const form = tableFaults(file.tables, file.version);
   if (form.length > 0) return { ok: false, faults: form };
   const migrated = migrate(file.tables, file.version);
   const photos = readPhotos(migrated['photos'] ?? []);

@@ -1,12 +1,18 @@
 import type { AnyTables, Migration } from './migration';
 import { v1 } from './v1';
 import { v2 } from './v2';
+import { v3 } from './v3';
 
 export type { AnyTables, Migration };
 
 /** All steps in order, without gaps. */
-export const MIGRATIONS: readonly Migration[] = [v1, v2];
+export const MIGRATIONS: readonly Migration[] = [v1, v2, v3];
 export const SCHEMA_VERSION = MIGRATIONS.length;
+
+/** Names of the tables that a version has. */
+export const tablesOf = (version: number): string[] => [
+  ...new Set(MIGRATIONS.filter((m) => m.version <= version).flatMap((m) => Object.keys(m.stores))),
+];
 
 /**
  * Brings tables of an older version up to date.

@@ -1,6 +1,7 @@
 import { rowFaults } from '../records/validate';
 import { MIGRATIONS, migrate, SCHEMA_VERSION, type AnyTables } from '.';
 import v1 from './fixtures/v1.json';
+import v2 from './fixtures/v2.json';
 
 const tablesV1 = v1.tables as unknown as AnyTables;
 const areaV1 = {
@@ -86,5 +87,28 @@ describe('version 2: the full survey', () => {
   it('every row it makes passes the schemas of today', () => {
     expect(rowFaults('areas', area)).toEqual([]);
     expect(rowFaults('pieces', piece)).toEqual([]);
+  });
+});
+
+describe('version 3: preparation and the room', () => {
+  const tablesV2 = v2.tables as unknown as AnyTables;
+  const after = migrate(tablesV2, 2);
+  it('gives pieces, areas and the shop what preparation asks, and an empty list of tasks', () => {
+    expect(after['pieces']).toEqual(
+      tablesV2['pieces']?.map((p) => ({ ...(p as object), prep: {} })),
+    );
+    for (const area of after['areas'] ?? []) expect(area).toMatchObject({ damage: [] });
+    expect(after['settings']).toMatchObject([
+      { roomHumidity: 0.5, prep: { mask: 'painter’s tape', recoat: 'inside the window' } },
+    ]);
+    expect(after['tasks']).toEqual([]);
+  });
+  it('begins the record of the air with the room of the settings', () => {
+    expect(after['air']).toEqual([{ id: 'air-0', fromMs: 0, temperatureK: 295.15, humidity: 0.5 }]);
+    expect(migrate({}, 2)['air']).toEqual([]);
+  });
+  it('every row it makes passes the schemas of today', () => {
+    for (const table of ['settings', 'pieces', 'areas', 'air'] as const)
+      for (const row of after[table] ?? []) expect(rowFaults(table, row)).toEqual([]);
   });
 });

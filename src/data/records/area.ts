@@ -29,6 +29,7 @@ export function plainArea(
     porosity: 'sealed',
     relief: [],
     surface: { kind: 'bare', ageDays: null, sanded: false },
+    damage: [],
     measured: { by: shape.kind === 'outline' ? 'drawing' : 'rule' },
   };
 }

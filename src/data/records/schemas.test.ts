@@ -15,6 +15,7 @@ const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {
   coats: ['batchId', 'pouredMs', 'coveredMs'],
   defects: ['coatId', 'repairedMs'],
   photos: ['defectId'],
+  tasks: ['coatId', 'doneMs', 'result', 'order', 'method', 'limit', 'own'],
   log: ['pieceId', 'coatId', 'batchId', 'sessionId', 'aboutId'],
 };
 

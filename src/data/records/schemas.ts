@@ -1,10 +1,21 @@
 import Joi from 'joi';
 import { COUNT_LIMITS, THICKNESS_LIMITS_M } from '@/core/coat';
 import { point, reserveSchema, shapeSchema, sheetSchema } from '@/core/compute/schemas';
+import { HUMIDITY_LIMITS } from '@/core/climate';
+import { HALF_PLANE_SIDES } from '@/core/geometry';
+import {
+  grits,
+  MASK_METHODS,
+  RECOAT_SCHOOLS,
+  SEAL_SCHOOLS,
+  SPRAY_SCHOOLS,
+  TOOTH_SCHOOLS,
+} from '@/core/prep';
 import { ROOM_LIMITS_K } from '@/core/resin';
 import {
   AREA_KINDS,
   COAT_KINDS,
+  DAMAGE_KINDS,
   DEFECT_KINDS,
   EDGE_KINDS,
   LOG_KINDS,
@@ -68,6 +79,36 @@ const measured = Joi.alternatives()
     otherwise: Joi.object({ by: Joi.valid('rule', 'drawing', 'photo').required() }),
   })
   .required();
+const damage = Joi.object({
+  kind: oneOf(DAMAGE_KINDS),
+  lengthM: number().min(0).max(10),
+  widthM: number().min(0).max(10),
+  depthM: number().min(0).max(0.2),
+});
+const schools = {
+  tooth: Joi.valid(...TOOTH_SCHOOLS),
+  recoat: Joi.valid(...RECOAT_SCHOOLS),
+  seal: Joi.valid(...SEAL_SCHOOLS),
+  spray: Joi.valid(...SPRAY_SCHOOLS),
+  mask: Joi.valid(...MASK_METHODS),
+  gritScale: Joi.valid('P', 'CAMI'),
+};
+const humidity = () => number().min(HUMIDITY_LIMITS.min).max(HUMIDITY_LIMITS.max);
+const ids = (min: number) => Joi.array().items(id().optional()).min(min).max(60).required();
+const grit = () => Joi.valid(...grits('P')).required();
+const own = Joi.object({
+  kind: Joi.valid('note', 'sand').required(),
+  key: id(),
+  title: name(),
+  needed: flag(),
+  areaIds: ids(0),
+})
+  .when('.kind', {
+    is: 'sand',
+    then: Joi.object({ fromGrit: grit(), toGrit: grit(), areaIds: ids(1) }),
+  })
+  .allow(null)
+  .required();
 const level = Joi.object({
   tilt: Joi.object({ alongX: number().min(-1).max(1), alongY: number().min(-1).max(1) }).required(),
   by: text(60),
@@ -90,6 +131,8 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
     roomTemperatureK: roomTemperature(),
     reserve: reserveSchema,
     rule: Joi.valid('five', 'six').required(),
+    roomHumidity: humidity(),
+    prep: Joi.object(schools).required().options({ presence: 'required' }),
   }),
   resins: Joi.object({ id: id(), name: name(), note: text(2000), sheet: sheetSchema }),
   pieces: Joi.object({
@@ -105,6 +148,7 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
       .max(50)
       .required(),
     level,
+    prep: Joi.object(schools).required(),
   }),
   areas: Joi.object({
     id: id(),
@@ -118,6 +162,7 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
     porosity: oneOf(POROSITIES),
     relief: Joi.array().items(relief).max(8).required(),
     surface,
+    damage: Joi.array().items(damage).max(12).required(),
     measured,
   }),
   sessions: Joi.object({
@@ -182,6 +227,33 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
     heightPx: number().integer().min(1).max(20000),
     takenMs: instant(),
     blob: Joi.object().instance(Blob).required(),
+  }),
+  tasks: Joi.object({
+    id: id(),
+    pieceId: id(),
+    key: Joi.string().min(1).max(200).required(),
+    rule: Joi.string().min(1).max(60).required(),
+    title: name(),
+    coatId: maybeId(),
+    state: Joi.valid('open', 'done', 'waived').required(),
+    doneMs: maybeInstant(),
+    scope: Joi.array().items(Joi.string().max(100)).max(4000).required(),
+    reason: text(500),
+    result: Joi.valid('clean', 'colour comes off').allow(null).required(),
+    order: number().min(-1e6).max(1e6).allow(null),
+    method: Joi.valid(...MASK_METHODS)
+      .allow(null)
+      .required(),
+    limit: Joi.object({ side: oneOf(HALF_PLANE_SIDES), atM: place() })
+      .allow(null)
+      .required(),
+    own,
+  }),
+  air: Joi.object({
+    id: id(),
+    fromMs: instant(),
+    temperatureK: roomTemperature(),
+    humidity: humidity(),
   }),
   log: Joi.object({
     id: id(),

@@ -17,6 +17,7 @@ const piece: Piece = {
   createdMs: 0,
   use: { hotCups: true, food: false, daylight: true },
   marks: [{ name: 'hinge', at: [0.1, 0] }],
+  prep: {},
   level: {
     tilt: { alongX: 0.001, alongY: -0.002 },
     by: 'typed',

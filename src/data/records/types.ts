@@ -1,21 +1,52 @@
 import type { ReserveSchool } from '@/core/coat';
-import type { EdgeProfile, Point, Shape, Tilt } from '@/core/geometry';
+import type { AirStep } from '@/core/climate';
+import type { EdgeProfile, HalfPlane, Point, Shape, Tilt } from '@/core/geometry';
+import type {
+  AreaKind,
+  CoatKind,
+  Damage,
+  DefectKind,
+  EdgeKind,
+  Porosity,
+  Relief,
+  Support,
+  Surface,
+} from '@/core/piece';
+import {
+  DEFAULT_SCHOOLS,
+  type MaskMethod,
+  type OwnTask,
+  type PrepSchools,
+  type TaskRecord,
+} from '@/core/prep';
 import type { ResinSheet, TemperatureStep } from '@/core/resin';
 import type { UnitSystem } from '@/core/units';
 
+export {
+  AREA_KINDS,
+  COAT_KINDS,
+  DAMAGE_KINDS,
+  DEFECT_KINDS,
+  EDGE_KINDS,
+  POROSITIES,
+  RELIEF_KINDS,
+  SUPPORTS,
+  SURFACES,
+  type AreaKind,
+  type CoatKind,
+  type Damage,
+  type DamageKind,
+  type DefectKind,
+  type EdgeKind,
+  type Porosity,
+  type Relief,
+  type ReliefKind,
+  type Support,
+  type Surface,
+} from '@/core/piece';
+
 /** Records as they are stored. SI units; instants in ms since the epoch; null where nothing is known yet. */
 export type Id<Name extends string> = string & { readonly __id?: Name };
-
-export const SUPPORTS = [
-  'tile',
-  'sealed panel',
-  'bare wood',
-  'canvas',
-  'paper on board',
-  'plastic',
-  'cured resin',
-] as const;
-export type Support = (typeof SUPPORTS)[number];
 
 export interface Piece {
   readonly id: Id<'piece'>;
@@ -29,6 +60,8 @@ export interface Piece {
   /** Where hardware was, on the plan of the face, so that it goes back. */
   readonly marks: readonly HardwareMark[];
   readonly level: LevelReading | null;
+  /** Schools of preparation that differ from the shop's. */
+  readonly prep: Partial<PrepSchools>;
 }
 
 export interface HardwareMark {
@@ -44,46 +77,11 @@ export interface LevelReading {
   readonly props: readonly Point[];
 }
 
-export const EDGE_KINDS = ['open', 'dammed', 'doming'] as const;
-export type EdgeKind = (typeof EDGE_KINDS)[number];
-
 /** A stretch of an area's outline. */
 export interface Edge {
   readonly kind: EdgeKind;
   readonly heightM: number;
   readonly profile: EdgeProfile;
-}
-
-export const AREA_KINDS = ['face', 'edge band', 'recess', 'back'] as const;
-export type AreaKind = (typeof AREA_KINDS)[number];
-export const POROSITIES = ['sealed', 'porous', 'very porous'] as const;
-export type Porosity = (typeof POROSITIES)[number];
-export const RELIEF_KINDS = [
-  'fine glitter',
-  'flakes',
-  'stones',
-  'sand',
-  'paste',
-  'decorative tape',
-  'leaf',
-] as const;
-export type ReliefKind = (typeof RELIEF_KINDS)[number];
-
-/** Something that stands up from an area. */
-export interface Relief {
-  readonly kind: ReliefKind;
-  readonly greatestM: number;
-  readonly meanM: number;
-  /** Share of the area that it covers, 0…1. */
-  readonly share: number;
-}
-
-export const SURFACES = ['bare', 'painted', 'ink', 'old resin'] as const;
-/** What lies on an area now; age and sanding are asked of old resin. */
-export interface Surface {
-  readonly kind: (typeof SURFACES)[number];
-  readonly ageDays: number | null;
-  readonly sanded: boolean;
 }
 
 /** How an outline became known. */
@@ -120,6 +118,7 @@ export interface Area {
   readonly porosity: Porosity;
   readonly relief: readonly Relief[];
   readonly surface: Surface;
+  readonly damage: readonly Damage[];
   readonly measured: Measured;
 }
 
@@ -135,19 +134,6 @@ export interface Resin {
   readonly note: string;
   readonly sheet: ResinSheet;
 }
-
-export const COAT_KINDS = [
-  'seal',
-  'lock',
-  'flood',
-  'dome',
-  'fill',
-  'edge',
-  'art',
-  'patch',
-  'back',
-] as const;
-export type CoatKind = (typeof COAT_KINDS)[number];
 
 export interface Coat {
   readonly id: Id<'coat'>;
@@ -195,26 +181,6 @@ export interface Batch {
   readonly coveredMs: number | null;
 }
 
-export const DEFECT_KINDS = [
-  'fish eye',
-  'bubbles',
-  'dust nib',
-  'dimples',
-  'scorch',
-  'soft spot',
-  'tacky all over',
-  'haze',
-  'drips',
-  'tape lip',
-  'seep',
-  'thin edge',
-  'see-through',
-  'proud relief',
-  'peeling',
-  'scratches',
-] as const;
-export type DefectKind = (typeof DEFECT_KINDS)[number];
-
 export interface Defect {
   readonly id: Id<'defect'>;
   readonly pieceId: Id<'piece'>;
@@ -236,6 +202,21 @@ export interface Photo {
   readonly blob: Blob;
 }
 
+/** What was done about a task of the preparation, or a task of the user's own. */
+export interface PrepRecord extends TaskRecord {
+  readonly id: Id<'task'>;
+  readonly pieceId: Id<'piece'>;
+  readonly method: MaskMethod | null;
+  /** Sanding only on one side of a line. */
+  readonly limit: HalfPlane | null;
+  readonly own: OwnTask | null;
+}
+
+/** Air of the room from an instant on. */
+export interface AirReading extends AirStep {
+  readonly id: Id<'air'>;
+}
+
 export const LOG_KINDS = [
   'piece added',
   'piece changed',
@@ -253,6 +234,14 @@ export const LOG_KINDS = [
   'poured',
   'covered',
   'room temperature',
+  'air noted',
+  'prep done',
+  'prep redone',
+  'prep reopened',
+  'prep waived',
+  'prep added',
+  'prep changed',
+  'prep removed',
   'defect noted',
   'defect repaired',
   'photo added',
@@ -290,8 +279,11 @@ export interface Settings {
   readonly opensMin: number;
   readonly closesMin: number;
   readonly roomTemperatureK: number;
+  /** Relative humidity of the room, 0…1. */
+  readonly roomHumidity: number;
   readonly reserve: ReserveSchool;
   readonly rule: 'five' | 'six';
+  readonly prep: PrepSchools;
 }
 
 export const DEFAULT_SETTINGS: Settings = {
@@ -303,8 +295,10 @@ export const DEFAULT_SETTINGS: Settings = {
   opensMin: 7 * 60,
   closesMin: 18 * 60 + 30,
   roomTemperatureK: 295.15,
+  roomHumidity: 0.5,
   reserve: { by: 'risk', confidence: 0.95 },
   rule: 'five',
+  prep: DEFAULT_SCHOOLS,
 };
 
 /** Every table of the shop and what stands in it. */
@@ -317,6 +311,8 @@ export interface Tables {
   batches: Batch;
   defects: Defect;
   photos: Photo;
+  tasks: PrepRecord;
+  air: AirReading;
   log: LogEntry;
   settings: Settings;
 }
@@ -333,5 +329,7 @@ export const TABLE_NAMES: readonly TableName[] = [
   'coats',
   'defects',
   'photos',
+  'tasks',
+  'air',
   'log',
 ];

@@ -1,16 +1,17 @@
 import type { ShopDb } from '../db';
-import type {
-  Area,
-  Coat,
-  Defect,
-  DefectKind,
-  Id,
-  LogEntry,
-  Photo,
-  Piece,
-  Resin,
-  Settings,
-  Support,
+import {
+  DEFAULT_SETTINGS,
+  type Area,
+  type Coat,
+  type Defect,
+  type DefectKind,
+  type Id,
+  type LogEntry,
+  type Photo,
+  type Piece,
+  type Resin,
+  type Settings,
+  type Support,
 } from '../records/types';
 import { act, type ActionContext } from '../write';
 import { StaleActionError } from './wet';
@@ -45,7 +46,7 @@ export function addPiece(
 ): Promise<Id<'piece'>> {
   return act(db, context, ['pieces', 'areas', 'photos'], async (w) => {
     const { areas, ...told } = survey;
-    const piece: Piece = { ...told, id: context.newId(), createdMs: context.nowMs };
+    const piece: Piece = { ...told, id: context.newId(), createdMs: context.nowMs, prep: {} };
     await w.put('pieces', piece);
     for (const row of areaRows(context, piece.id, areas)) await w.put('areas', row);
     for (const row of photoRows(context, piece.id, photos)) await w.put('photos', row);
@@ -252,13 +253,23 @@ export function saveResin(db: ShopDb, context: ActionContext, resin: Resin): Pro
   });
 }
 
-/** Settings are not a wet action and not part of the log. */
+/**
+ * Settings are not a wet action and not part of the log; but the room's air is: a new reading of it goes
+ * into the room's record, which every drying clock follows.
+ */
 export function saveSettings(
   db: ShopDb,
   context: ActionContext,
   settings: Settings,
 ): Promise<void> {
-  return act(db, context, ['settings'], (w) => w.put('settings', settings));
+  return act(db, context, ['settings', 'air'], async (w) => {
+    const known = (await db.settings.get('shop')) ?? DEFAULT_SETTINGS;
+    await w.put('settings', settings);
+    const { roomTemperatureK: temperatureK, roomHumidity: humidity } = settings;
+    if (known.roomTemperatureK === temperatureK && known.roomHumidity === humidity) return;
+    await w.put('air', { id: context.newId(), fromMs: context.nowMs, temperatureK, humidity });
+    await w.log('air noted', { figures: { temperatureK, humidity } });
+  });
 }
 
 /** Adds a note, or a correction of an earlier entry, to the log. */

@@ -1,9 +1,20 @@
 import { batchStep, undoneBatch } from '../records/batchStep';
-import type { Batch, Coat, Id, LogEntry, LogKind, WetSession } from '../records/types';
+import { coatHolds } from '../prep/prepFacts';
+import {
+  DEFAULT_SETTINGS,
+  type Batch,
+  type Coat,
+  type Id,
+  type LogEntry,
+  type LogKind,
+  type WetSession,
+} from '../records/types';
 import type { ShopDb } from '../db';
 import { act, type ActionContext, type Writer } from '../write';
 
 const WET_TABLES = ['sessions', 'batches', 'coats'] as const;
+/** What says whether a coat is ready besides those. */
+const PREP_TABLES = ['pieces', 'areas', 'resins', 'defects', 'tasks', 'air', 'settings'] as const;
 
 export interface NewSession {
   readonly resinId: Id<'resin'>;
@@ -19,16 +30,45 @@ export class StaleActionError extends Error {
   override readonly name = 'StaleActionError';
 }
 
-/** Opens a wet session with one batch for coats of one resin. Returns the session's id. */
+/** @throws StaleActionError when the preparation of a coat is not done */
+async function refuseHeld(db: ShopDb, coats: readonly Coat[], nowMs: number): Promise<void> {
+  const ids = [...new Set(coats.map((c) => c.pieceId))];
+  const [pieces, areas, all, defects, tasks, resins, air, settings] = await Promise.all([
+    db.pieces.bulkGet(ids),
+    db.areas.where('pieceId').anyOf(ids).toArray(),
+    db.coats.where('pieceId').anyOf(ids).toArray(),
+    db.defects.where('pieceId').anyOf(ids).toArray(),
+    db.tasks.where('pieceId').anyOf(ids).toArray(),
+    db.resins.toArray(),
+    db.air.toArray(),
+    db.settings.get('shop'),
+  ]);
+  const rows = {
+    ...{ areas, resins, defects, tasks, air, coats: all },
+    settings: settings ?? DEFAULT_SETTINGS,
+  };
+  for (const coat of coats) {
+    const piece = pieces.find((p) => p?.id === coat.pieceId);
+    const held = piece ? coatHolds(piece, coat.id, rows, nowMs)[0] : undefined;
+    if (held)
+      throw new StaleActionError(`${coat.name} is not ready: ${held.task.title.toLowerCase()}.`);
+  }
+}
+
+/**
+ * Opens a wet session with one batch for coats of one resin. Returns the session's id.
+ * @throws StaleActionError when a coat is gone, being mixed, or held back by its preparation
+ */
 export function startSession(
   db: ShopDb,
   context: ActionContext,
   plan: NewSession,
 ): Promise<Id<'session'>> {
-  return act(db, context, WET_TABLES, async (w) => {
+  return act(db, context, [...WET_TABLES, ...PREP_TABLES], async (w) => {
     const coats = (await db.coats.bulkGet([...plan.coatIds])).filter((c) => c !== undefined);
     if (coats.length !== plan.coatIds.length || coats.some((c) => c.batchId !== null))
       throw new StaleActionError('A coat of this session is gone or already being mixed.');
+    await refuseHeld(db, coats, context.nowMs);
     const session: WetSession = {
       id: context.newId(),
       resinId: plan.resinId,

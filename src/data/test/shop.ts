@@ -1,7 +1,9 @@
 import { plainArea } from '../records/area';
 import { TEST_SHEET } from '@/core/resin/test/sheet';
 import { createDb, type ShopDb } from '../db';
-import type { Coat, Resin } from '../records/types';
+import { coatHolds } from '../prep/prepFacts';
+import { DEFAULT_SETTINGS, type Coat, type Resin } from '../records/types';
+import { doTask } from '../repos/prep';
 import { addPiece, planCoat, saveResin } from '../repos/bench';
 import type { ActionContext } from '../write';
 
@@ -63,5 +65,31 @@ export async function shopWithCoat(db: ShopDb): Promise<Coat> {
   });
   const coat = await db.coats.get(coatId);
   if (!coat) throw new Error('no coat');
+  await makeReady(db, coat, 3);
   return coat;
+}
+
+/** The rows that preparation is planned from, as they stand. */
+export async function prepRows(db: ShopDb) {
+  const [areas, coats, resins] = await Promise.all([
+    db.areas.toArray(),
+    db.coats.toArray(),
+    db.resins.toArray(),
+  ]);
+  const [defects, tasks, air] = await Promise.all([
+    db.defects.toArray(),
+    db.tasks.toArray(),
+    db.air.toArray(),
+  ]);
+  const settings = (await db.settings.get('shop')) ?? DEFAULT_SETTINGS;
+  return { areas, coats, resins, defects, tasks, air, settings };
+}
+
+/** Does every needed step before a coat. */
+export async function makeReady(db: ShopDb, coat: Coat, minutes: number): Promise<void> {
+  const piece = await db.pieces.get(coat.pieceId);
+  if (!piece) throw new Error('no piece');
+  const { nowMs } = contextAt(minutes);
+  for (const { task } of coatHolds(piece, coat.id, await prepRows(db), nowMs))
+    await doTask(db, contextAt(minutes), { pieceId: piece.id, task }, { method: task.mask });
 }

@@ -1,0 +1,205 @@
+import { measureShape, shapeBox, steepest } from '@/core/geometry';
+import {
+  holdsBack,
+  placeTasks,
+  planPrep,
+  type CoatInstants,
+  type LaidMask,
+  type PlacedTask,
+  type PrepArea,
+  type PrepFacts,
+  type PrepState,
+} from '@/core/prep';
+import { coatClock, type ResinSheet } from '@/core/resin';
+import type { AirStep } from '@/core/climate';
+import { measureArea } from '../records/area';
+import type { Area, Coat, Id, Piece, PrepRecord, Settings, Tables } from '../records/types';
+
+/** The rows that a plan of preparation is made from. */
+export type PrepRows = {
+  readonly [T in 'areas' | 'coats' | 'resins' | 'defects' | 'tasks' | 'air']: readonly Tables[T][];
+} & { readonly settings: Settings };
+
+/** The room's record, at least one step: the settings' room where nothing was noted. */
+export const airOf = ({ air, settings }: Pick<PrepRows, 'air' | 'settings'>): readonly AirStep[] =>
+  air.length > 0
+    ? air
+    : [{ fromMs: 0, temperatureK: settings.roomTemperatureK, humidity: settings.roomHumidity }];
+
+/** Rows never change once they are read, so what an area measures is remembered with its row. */
+const knownAreas = new WeakMap<Area, PrepArea>();
+
+function prepArea(area: Area): PrepArea {
+  const known = knownAreas.get(area);
+  if (known) return known;
+  const measure = measureArea(area);
+  const { id, name, kind, shape, at, porosity, relief, surface, damage } = area;
+  const told: PrepArea = {
+    ...{ id, name, kind, shape, at, porosity, relief, surface, damage },
+    areaM2: measure.areaM2,
+    edges: area.edges.map((edge, i) => ({
+      kind: edge.kind,
+      heightM: edge.heightM,
+      lengthM: measure.edges[i]?.lengthM ?? 0,
+    })),
+    bareOutlineM: (shape.keepBare ?? []).reduce((sum, outer) => {
+      const part = { kind: 'outline', outer, keepBare: [] } as const;
+      return sum + measureShape(part).perimeterM;
+    }, 0),
+  };
+  knownAreas.set(area, told);
+  return told;
+}
+
+/** Instants of a poured coat by the record of its room. */
+export function coatInstants(coat: Coat, sheet: ResinSheet, nowMs: number): CoatInstants | null {
+  const { pouredMs, history } = coat;
+  if (pouredMs === null) return null;
+  const { windows, spans } = coatClock({ pouredMs, nowMs, history, sheet });
+  const window = (kind: string) => windows.find((w) => w.kind === kind);
+  return {
+    pouredMs,
+    noFlowMs: spans[0]?.toMs ?? pouredMs,
+    leatheryMs: window('unmask')?.opensMs ?? pouredMs,
+    unmaskClosesMs: window('unmask')?.closesMs ?? Infinity,
+    recoatOpensMs: window('recoat')?.opensMs ?? pouredMs,
+    recoatClosesMs: window('recoat')?.closesMs ?? Infinity,
+    handleMs: window('handle')?.opensMs ?? pouredMs,
+  };
+}
+
+/** Rows of a table by their piece. A table that is read never changes, so it is sorted out once. */
+const indexes = new WeakMap<object, ReadonlyMap<string, readonly unknown[]>>();
+
+function ofPiece<R extends { readonly pieceId: Id<'piece'> }>(
+  table: readonly R[],
+  pieceId: string,
+): readonly R[] {
+  let index = indexes.get(table) as ReadonlyMap<string, readonly R[]> | undefined;
+  if (!index) {
+    const sorted = new Map<string, R[]>();
+    for (const row of table) {
+      const mates = sorted.get(row.pieceId);
+      if (mates) mates.push(row);
+      else sorted.set(row.pieceId, [row]);
+    }
+    index = sorted;
+    indexes.set(table, index);
+  }
+  return index.get(pieceId) ?? [];
+}
+
+const prepAreas = new WeakMap<readonly Area[], readonly PrepArea[]>();
+
+/** The same list for the same rows: what is worked out from it is remembered with it. */
+function areasOf(rows: readonly Area[]): readonly PrepArea[] {
+  const known = prepAreas.get(rows) ?? rows.map(prepArea);
+  prepAreas.set(rows, known);
+  return known;
+}
+
+/** Longest side of a face, m. */
+const spans = new WeakMap<Area, number>();
+
+function spanOf(face: Area | undefined): number {
+  if (!face) return 1e-3;
+  const known = spans.get(face);
+  if (known !== undefined) return known;
+  const { widthM, heightM } = shapeBox(face.shape);
+  const span = Math.max(widthM, heightM, 1e-3);
+  spans.set(face, span);
+  return span;
+}
+
+const recordOf = (records: readonly PrepRecord[], key: string) =>
+  records.find((r) => r.key === key && r.state === 'done');
+
+/** Masks that were put on, oldest first, with the instant they came off. */
+export function laidMasks(records: readonly PrepRecord[]): LaidMask[] {
+  return records
+    .flatMap((record): LaidMask[] => {
+      const [areaId] = record.scope;
+      const { coatId, doneMs, method } = record;
+      if (record.rule !== 'mask' || record.state !== 'done' || !areaId || !coatId) return [];
+      if (doneMs === null || method === null) return [];
+      const off = recordOf(records, `unmask:${coatId}.${areaId}`)?.doneMs ?? null;
+      const takenOffMs = off !== null && off >= doneMs ? off : null;
+      return [{ coatId, areaId, method, laidMs: doneMs, takenOffMs }];
+    })
+    .sort((a, b) => a.laidMs - b.laidMs);
+}
+
+/** Areas whose rub test failed after they were fixed last. */
+const rubFailures = (records: readonly PrepRecord[]): string[] =>
+  records.flatMap((rub) => {
+    const [areaId] = rub.scope;
+    if (rub.rule !== 'rub test' || rub.result !== 'colour comes off' || !areaId) return [];
+    const fixedMs = recordOf(records, `fix art:${areaId}`)?.doneMs ?? -Infinity;
+    return fixedMs <= (rub.doneMs ?? 0) ? [areaId] : [];
+  });
+
+/** What the rules look at, from the rows of the shop. Areas come face first, as they are given. */
+export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFacts {
+  const areas = ofPiece(rows.areas, piece.id);
+  const records = ofPiece(rows.tasks, piece.id);
+  const face = areas.find((a) => a.kind === 'face') ?? areas[0];
+  return {
+    nowMs,
+    count: piece.count,
+    support: piece.support,
+    daylight: piece.use.daylight,
+    hardware: piece.marks.map((m) => m.name),
+    slope: piece.level ? steepest(piece.level.tilt).slope : null,
+    spanM: spanOf(face),
+    areas: areasOf(areas),
+    coats: ofPiece(rows.coats, piece.id).map((coat) => {
+      const sheet = rows.resins.find((r) => r.id === coat.resinId)?.sheet;
+      const { id, name, kind, order, areaIds, thicknessM } = coat;
+      const poured = sheet ? coatInstants(coat, sheet, nowMs) : null;
+      return { id, name, kind, order, areaIds, thicknessM, poured };
+    }),
+    defects: ofPiece(rows.defects, piece.id).filter((d) => d.repairedMs === null),
+    masks: laidMasks(records),
+    rubFailed: rubFailures(records),
+    schools: { ...rows.settings.prep, ...piece.prep },
+    limits: Object.fromEntries(records.flatMap((r) => (r.limit ? [[r.key, r.limit]] : []))),
+    own: records.flatMap((r) => (r.own ? [r.own] : [])),
+  };
+}
+
+/** The rows that a piece's plan hangs on: while they are the same ones, only time can change it. */
+export const rowsBehind = (piece: Piece, rows: PrepRows): readonly unknown[] => [
+  piece,
+  rows.settings,
+  rows.air,
+  rows.resins,
+  ...ofPiece(rows.areas, piece.id),
+  ...ofPiece(rows.coats, piece.id),
+  ...ofPiece(rows.defects, piece.id),
+  ...ofPiece(rows.tasks, piece.id),
+];
+
+/** The plan of a piece with its state. */
+export interface PiecePrep {
+  readonly facts: PrepFacts;
+  readonly state: PrepState;
+  readonly records: readonly PrepRecord[];
+}
+
+export function piecePrep(piece: Piece, rows: PrepRows, nowMs: number): PiecePrep {
+  const facts = prepFacts(piece, rows, nowMs);
+  const records = ofPiece(rows.tasks, piece.id);
+  const state = placeTasks(facts, planPrep(facts), records, airOf(rows));
+  return { facts, state, records };
+}
+
+/** What holds a coat back now. */
+export function coatHolds(
+  piece: Piece,
+  coatId: Id<'coat'>,
+  rows: PrepRows,
+  nowMs: number,
+): readonly PlacedTask[] {
+  const { facts, state } = piecePrep(piece, rows, nowMs);
+  return holdsBack(facts, state, coatId);
+}
