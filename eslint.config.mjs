@@ -15,6 +15,7 @@ const features = [
   'coats',
   'cure',
   'inspect',
+  'prepare',
   'wet',
   'resins',
   'book',

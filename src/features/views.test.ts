@@ -1,8 +1,10 @@
 import { demoView, HOUR, METRIC, NOW, plain, US } from './test/shop';
+import { holdsOf } from './common/prep/prepView';
 import { ledgerOf, pieceViews } from './common/coatView';
 import { clockText, minutesText, spanText } from './common/clockText';
 import { labelHeights, layoutSection, scaleBarM, SECTION } from './common/section/layout';
 import { entryWords, filterLog } from './book/model';
+import { filmChecks } from './coats/filmChecks';
 import { coatChecks, ruleWords } from './coats/model';
 import { splitExplanation, splitOf } from './common/explanations';
 import { placeOnBar } from './cure/CureBar';
@@ -37,6 +39,16 @@ describe('the demo shop at the bench', () => {
   it('says what each waits for', () => {
     expect(pieceWords(piece('Relief map'), NOW).waits).toBe('One defect to put right');
     expect(pieceWords(piece('Timetable canvas'), NOW).waits).toBe('Skim can be mixed');
+    const canvas = piece('Timetable canvas');
+    const held = holdsOf(shop, canvas.piece, canvas.upcoming?.coat.id ?? '', NOW);
+    expect(
+      pieceWords(
+        canvas,
+        NOW,
+        held.filter((t) => t.state === 'drying'),
+      ).waits,
+    ).toMatch(/^Skim: mend the tear from the back, drying until Wed \d\d:\d\d$/);
+    expect(pieceWords(canvas, NOW, held.slice(0, 1)).state).toBe('nothing poured yet');
     expect(pieceWords(piece('Luggage label set'), NOW).waits).toBe('Nothing: ready to hand over');
     // Poured 11 h ago at 22 °C, recoat shuts at 14 ripe hours: 3 h from now.
     expect(pieceWords(piece('Viaduct painting'), NOW).waits).toBe(
@@ -46,11 +58,14 @@ describe('the demo shop at the bench', () => {
 
   it('orders the bench strip by what happens first', () => {
     const items = stripItems(shop, NOW);
-    expect(items.map((i) => i.title)).toEqual([
-      'Hall tiles × 8',
-      'Viaduct painting',
-      'Signal-box board',
-      'Relief map',
+    expect(items.map((i) => `${i.title}: ${i.text.split(' · ')[0]}`)).toEqual([
+      'Relief map: mask past its limit 10:30',
+      'Hall tiles × 8: leathery',
+      'Viaduct painting: recoat open',
+      'Signal-box board: wet',
+      'Hall tiles × 8: take the mask off',
+      'Relief map: sand first',
+      'Signal-box board: mask on',
     ]);
     const times = items.map((i) => i.atMs);
     expect(times).toEqual([...times].sort((a, b) => a - b));
@@ -73,8 +88,12 @@ describe('the demo shop at the bench', () => {
       'Viaduct painting',
       'Hall tiles',
       'Signal-box board',
+      'Timetable canvas',
     ]);
-    for (const { bands } of drawn)
+    const canvas = drawn.at(-1)?.bands ?? [];
+    expect(canvas.map((b) => [b.label, b.beside])).toEqual([['drying', false]]);
+    expect(drawn.find((l) => l.title === 'Hall tiles')?.bands.some((b) => b.beside)).toBe(true);
+    for (const bands of drawn.map((l) => l.bands.filter((b) => !b.beside)))
       bands
         .slice(1)
         .forEach((band, i) => expect(band.fromMs).toBeGreaterThanOrEqual(bands[i]?.toMs ?? 0));
@@ -133,6 +152,37 @@ describe('coats on the desk', () => {
     );
     expect(thick.map((c) => c.verdict)).toEqual(['stop', 'watch', 'fine']);
     expect(splitExplanation(split, upcoming.resin, 'B').note).toContain('17.3 % too much B');
+  });
+  it('tells what the film will do, each with its number', () => {
+    const told = (thicknessM: number, name = 'Viaduct painting') => {
+      const { piece: row, areas, upcoming: coat } = piece(name);
+      if (!coat) throw new Error('no coat');
+      return filmChecks({
+        coat: { ...coat.coat, thicknessM },
+        areas,
+        piece: row,
+        resin: coat.resin,
+        format: METRIC,
+      }).map((c) => `${c.verdict}: ${plain(c.title)}`);
+    };
+    // 600 × 400 mm: open edges hold about 1.0 to 1.9 mm; 10 % of 1.8 mm over 600 mm is 0.3 mm/m.
+    expect(told(1.8e-3)).toEqual([
+      'fine: Open edges hold it',
+      'watch: A spirit level is not enough',
+      'fine: Edges as drained',
+      'fine: Waves level in time',
+      'fine: Bubbles rise in time',
+    ]);
+    expect(told(0.6e-3)).toContain('watch: Draws back at open edges');
+    expect(told(0.6e-3)).toContain('watch: Long waves stay');
+    expect(told(3e-3)[0]).toMatch(/^watch: 2[5-9]\d ml run off open edges$/);
+    // A dome instead of an open edge; a 160 mm lens is level by a spirit level.
+    expect(told(1.6e-3, 'Signal lamp lens').slice(0, 2)).toEqual([
+      'fine: The dome holds',
+      'fine: Level enough',
+    ]);
+    expect(told(2.2e-3, 'Signal lamp lens')[0]).toBe('watch: Dome close to spilling');
+    expect(told(3.5e-3, 'Signal lamp lens')[0]).toBe('stop: The dome spills');
   });
   it('shows the rule of thumb and what it hides', () => {
     expect(ruleWords('six', 0.09290304).volumeM3 / 29.5735e-6).toBeCloseTo(6, 3);

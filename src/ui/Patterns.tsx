@@ -1,3 +1,57 @@
+/** Materials, one hatch each. */
+function Hatches() {
+  return (
+    <>
+      <pattern id="hatch-wood" width="46" height="12" patternUnits="userSpaceOnUse">
+        <rect width="46" height="12" fill="#eedbb4" />
+        <path
+          d="M0 3 C12 0 20 6 32 3 S42 1 46 3 M0 9 C10 12 22 7 30 9 S40 11 46 9"
+          fill="none"
+          stroke="#a98648"
+          strokeWidth="0.8"
+        />
+      </pattern>
+      <pattern
+        id="hatch-tile"
+        width="8"
+        height="8"
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
+      >
+        <rect width="8" height="8" fill="#ece3d6" />
+        <rect width="1" height="8" fill="#a08f7c" />
+      </pattern>
+      <pattern id="hatch-canvas" width="6" height="6" patternUnits="userSpaceOnUse">
+        <rect width="6" height="6" fill="#efe8d8" />
+        <path d="M0 3 H6 M3 0 V6" stroke="#a79c82" strokeWidth="0.8" />
+      </pattern>
+      <pattern id="hatch-paper" width="14" height="6" patternUnits="userSpaceOnUse">
+        <rect width="14" height="6" fill="#f1ebdd" />
+        <path d="M0 3 H9" stroke="#a79c82" strokeWidth="0.8" />
+      </pattern>
+      <pattern id="keep-bare" width="7" height="7" patternUnits="userSpaceOnUse">
+        <rect width="7" height="7" fill="var(--bm-colors-card)" />
+        <path d="M0 0 L7 7 M7 0 L0 7" stroke="#c9a79c" strokeWidth="0.8" />
+      </pattern>
+      <pattern
+        id="hatch-plastic"
+        width="10"
+        height="10"
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
+      >
+        <rect width="10" height="10" fill="#e4e8e6" />
+        <path d="M2 0 V10 M5 0 V10" stroke="#8d9a98" strokeWidth="0.8" />
+      </pattern>
+      <pattern id="hatch-resin" width="12" height="12" patternUnits="userSpaceOnUse">
+        <rect width="12" height="12" fill="#f1dcb4" />
+        <circle cx="3" cy="4" r="0.9" fill="#b9863a" />
+        <circle cx="9" cy="10" r="0.9" fill="#b9863a" />
+      </pattern>
+    </>
+  );
+}
+
 /** Fill patterns of all drawings, defined once a page: `fill="url(#…)"`. States differ by pattern, materials by hatch. */
 export function Patterns() {
   const amber = 'var(--bm-colors-amber)';
@@ -38,52 +92,21 @@ export function Patterns() {
         >
           <rect width="1" height="9" fill="#e9dfcc" />
         </pattern>
-        <pattern id="hatch-wood" width="46" height="12" patternUnits="userSpaceOnUse">
-          <rect width="46" height="12" fill="#eedbb4" />
-          <path
-            d="M0 3 C12 0 20 6 32 3 S42 1 46 3 M0 9 C10 12 22 7 30 9 S40 11 46 9"
-            fill="none"
-            stroke="#a98648"
-            strokeWidth="0.8"
-          />
-        </pattern>
         <pattern
-          id="hatch-tile"
-          width="8"
-          height="8"
+          id="lit-area"
+          width="9"
+          height="9"
           patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
+          patternTransform="rotate(-45)"
         >
-          <rect width="8" height="8" fill="#ece3d6" />
-          <rect width="1" height="8" fill="#a08f7c" />
+          <rect width="9" height="9" fill="#cfe0d6" />
+          <rect width="2" height="9" fill="#7fa697" />
         </pattern>
-        <pattern id="hatch-canvas" width="6" height="6" patternUnits="userSpaceOnUse">
-          <rect width="6" height="6" fill="#efe8d8" />
-          <path d="M0 3 H6 M3 0 V6" stroke="#a79c82" strokeWidth="0.8" />
+        <pattern id="drying" width="10" height="6" patternUnits="userSpaceOnUse">
+          <rect width="10" height="6" fill="#d8e2e4" />
+          <path d="M0 3 Q2.5 0 5 3 T10 3" fill="none" stroke="var(--bm-colors-slate)" />
         </pattern>
-        <pattern id="hatch-paper" width="14" height="6" patternUnits="userSpaceOnUse">
-          <rect width="14" height="6" fill="#f1ebdd" />
-          <path d="M0 3 H9" stroke="#a79c82" strokeWidth="0.8" />
-        </pattern>
-        <pattern id="keep-bare" width="7" height="7" patternUnits="userSpaceOnUse">
-          <rect width="7" height="7" fill="var(--bm-colors-card)" />
-          <path d="M0 0 L7 7 M7 0 L0 7" stroke="#c9a79c" strokeWidth="0.8" />
-        </pattern>
-        <pattern
-          id="hatch-plastic"
-          width="10"
-          height="10"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <rect width="10" height="10" fill="#e4e8e6" />
-          <path d="M2 0 V10 M5 0 V10" stroke="#8d9a98" strokeWidth="0.8" />
-        </pattern>
-        <pattern id="hatch-resin" width="12" height="12" patternUnits="userSpaceOnUse">
-          <rect width="12" height="12" fill="#f1dcb4" />
-          <circle cx="3" cy="4" r="0.9" fill="#b9863a" />
-          <circle cx="9" cy="10" r="0.9" fill="#b9863a" />
-        </pattern>
+        <Hatches />
       </defs>
     </svg>
   );

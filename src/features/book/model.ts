@@ -42,6 +42,7 @@ const FIGURES: Readonly<Record<string, readonly [label: string, quantity: Quanti
   targetM3: ['mix', 'volume'],
   thicknessM: ['film', 'film'],
   temperatureK: ['room', 'temperature'],
+  humidity: ['humidity', 'share'],
 };
 
 /** What an entry says, with its figures in the user's units. */

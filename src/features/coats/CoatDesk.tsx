@@ -1,14 +1,16 @@
 'use client';
 import { Box, Flex, Grid } from '@chakra-ui/react';
+import { Lock } from 'lucide-react';
 import Link from 'next/link';
 import { useState, type ReactNode } from 'react';
 import { measureShape } from '@/core/geometry';
-import { useAct, useShop } from '@/data/hooks';
+import { useAct, useNow, useShop } from '@/data/hooks';
 import type { Area } from '@/data/records/types';
 import { changeCoat, removeCoat } from '@/data/repos/bench';
 import { ledgerOf, type CoatView, type PieceView } from '@/features/common/coatView';
 import { Explained } from '@/features/common/Explained';
 import { splitOf } from '@/features/common/explanations';
+import { holdsOf } from '@/features/common/prep/prepView';
 import { SectionDrawing } from '@/features/common/section';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
@@ -17,6 +19,7 @@ import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { CheckCards } from './CheckCards';
 import { LedgerPanel } from './LedgerPanel';
+import { filmChecks } from './filmChecks';
 import { coatChecks, ruleWords } from './model';
 import { PlannedControls } from './PlannedControls';
 
@@ -38,6 +41,29 @@ function RuleOfThumb({ areaM2 }: { areaM2: number }) {
         the cup.
       </Box>
     </Panel>
+  );
+}
+
+/** The way to the bench, or what stands before it. */
+function ToTheBench({ view, coatId }: { view: PieceView; coatId: string }) {
+  const shop = useShop();
+  const now = useNow();
+  const held = holdsOf(shop, view.piece, coatId, now);
+  if (held.length === 0)
+    return (
+      <Button asChild variant="ink" minH="52px" fontSize="lg">
+        <Link href={`/wet/new?coat=${coatId}`} prefetch>
+          Add to a wet session
+        </Link>
+      </Button>
+    );
+  return (
+    <Button asChild variant="outline" minH="52px" fontSize="lg">
+      <Link href={`/pieces/${view.piece.id}/prepare`}>
+        <Lock size={18} aria-hidden /> Prepare first:{' '}
+        {held.length === 1 ? 'one step is open' : `${held.length} steps are open`}
+      </Link>
+    </Button>
   );
 }
 
@@ -98,7 +124,14 @@ export function CoatDesk({ view, area, selected, children }: Props) {
             })}
           />
         </Panel>
-        {split && <CheckCards checks={coatChecks(edited, resin, split, settings, format)} />}
+        {split && (
+          <CheckCards
+            checks={[
+              ...coatChecks(edited, resin, split, settings, format),
+              ...filmChecks({ coat: edited, areas, piece: view.piece, resin, format }),
+            ]}
+          />
+        )}
         {children}
       </Flex>
       <Flex direction="column" gap="3">
@@ -116,13 +149,7 @@ export function CoatDesk({ view, area, selected, children }: Props) {
             onRemove={() => void act(`remove ${coat.name}`, (db, c) => removeCoat(db, c, coat.id))}
           />
         )}
-        {free && first && (
-          <Button asChild variant="ink" minH="52px" fontSize="lg">
-            <Link href={`/wet/new?coat=${coat.id}`} prefetch>
-              Add to a wet session
-            </Link>
-          </Button>
-        )}
+        {free && first && <ToTheBench view={view} coatId={coat.id} />}
         <RuleOfThumb areaM2={areaM2} />
         {free &&
           view.top &&

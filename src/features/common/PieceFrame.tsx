@@ -6,12 +6,17 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { shapeBox, type Shape } from '@/core/geometry';
 import { useNow, useShop } from '@/data/hooks';
 import { pieceViews, type PieceView } from './coatView';
+import { holdsOf } from './prep/prepView';
 import { useFormat, type Format } from './useFormat';
 
-export const STAGES = ['survey', 'coats', 'cure', 'inspect'] as const;
+export const STAGES = ['survey', 'prepare', 'coats', 'cure', 'inspect'] as const;
 export type Stage = (typeof STAGES)[number];
 
-function stageMark(stage: Stage, view: PieceView): string {
+function stageMark(stage: Stage, view: PieceView, held: number): string {
+  if (stage === 'prepare') {
+    if (!view.upcoming) return view.coats.length > 0 ? '✓' : '';
+    return held > 0 ? `${held} open` : 'ready';
+  }
   if (stage === 'survey') return view.areas.length > 0 ? '✓' : '';
   if (stage === 'coats') {
     const laid = view.coats.filter((c) => c.clock).length;
@@ -25,17 +30,17 @@ const ARROW =
   'polygon(0 0, calc(100% - 14px) 0, 100% 50%, calc(100% - 14px) 100%, 0 100%, 14px 50%)';
 const ARROW_FIRST = 'polygon(0 0, calc(100% - 14px) 0, 100% 50%, calc(100% - 14px) 100%, 0 100%)';
 
-function Stages({ view, stage }: { view: PieceView; stage: Stage }) {
+function Stages({ view, stage, held }: { view: PieceView; stage: Stage; held: number }) {
   return (
     <Flex as="nav" aria-label="Stages of the piece" mb="4" gap="0.5">
       {STAGES.map((s, i) => {
         const here = s === stage;
-        const mark = stageMark(s, view);
+        const mark = stageMark(s, view, held);
         return (
           <Box
             key={s}
             asChild
-            minW="150px"
+            minW="130px"
             px="7"
             py="2.5"
             clipPath={i === 0 ? ARROW_FIRST : ARROW}
@@ -108,6 +113,7 @@ export function PieceFrame({ pieceId, stage, children }: Props) {
   if (!view) return <NoPiece />;
   const { piece, areas } = view;
   const area = areas[0];
+  const held = view.upcoming ? holdsOf(shop, piece, view.upcoming.coat.id, now).length : 0;
   return (
     <Box maxW="1240px">
       <Flex align="baseline" gap="4" mb="3" wrap="wrap">
@@ -121,7 +127,7 @@ export function PieceFrame({ pieceId, stage, children }: Props) {
             ` · ${sizeWords(area.shape, format)} · edge ${format.show(edgeHeightOf(area), 'length').text}`}
         </Box>
       </Flex>
-      <Stages view={view} stage={stage} />
+      <Stages view={view} stage={stage} held={held} />
       {children(view)}
     </Box>
   );

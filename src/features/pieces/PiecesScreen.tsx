@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { useNow, useShop } from '@/data/hooks';
 import { pieceViews, type PieceView } from '@/features/common/coatView';
 import { Outline } from '@/features/common/Outline';
+import { holdsOf } from '@/features/common/prep/prepView';
 import { sizeWords } from '@/features/common/PieceFrame';
 import { STATE_FILL } from '@/features/common/stateWords';
 import { useFormat } from '@/features/common/useFormat';
@@ -17,7 +18,11 @@ function PieceCard({ view, nowMs }: { view: PieceView; nowMs: number }) {
   const format = useFormat();
   const { piece, areas, top } = view;
   const area = areas[0];
-  const { state, waits } = pieceWords(view, nowMs);
+  const shop = useShop();
+  const held = view.upcoming ? holdsOf(shop, piece, view.upcoming.coat.id, nowMs) : [];
+  const { state, waits } = pieceWords(view, nowMs, held);
+  const stage =
+    view.coats.length === 0 ? 'coats' : top ? 'cure' : held.length > 0 ? 'prepare' : 'coats';
   const fill = top ? STATE_FILL[top.state] : 'var(--bm-colors-card)';
   return (
     <Box
@@ -28,9 +33,7 @@ function PieceCard({ view, nowMs }: { view: PieceView; nowMs: number }) {
       _hover={{ borderColor: 'amber' }}
       display="block"
     >
-      <Link
-        href={`/pieces/${piece.id}/${view.coats.length === 0 ? 'coats' : top ? 'cure' : 'coats'}`}
-      >
+      <Link href={`/pieces/${piece.id}/${stage}`}>
         <Flex gap="4" p="4" align="center" minH="150px">
           <Flex width="124px" height="124px" align="center" justify="center" flexShrink={0}>
             {area && (

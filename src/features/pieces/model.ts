@@ -1,9 +1,25 @@
+import type { PlacedTask } from '@/core/prep';
 import type { PieceView } from '@/features/common/coatView';
 import { clockText } from '@/features/common/clockText';
 import { nextWords, STATE_WORDS } from '@/features/common/stateWords';
 
+/** What its next coat is held back by: steps to do, or only time. */
+function heldWords(coat: string, held: readonly PlacedTask[], nowMs: number): string | null {
+  const [first] = held;
+  if (!first) return null;
+  const open = held.filter((t) => t.state === 'open' || t.state === 'redo');
+  if (open.length > 0)
+    return `${coat}: ${open.length === 1 ? 'one step' : `${open.length} steps`} to prepare`;
+  const until = Math.max(...held.map((t) => t.untilMs ?? 0));
+  return `${coat}: ${first.task.title.toLowerCase()}, ${first.state} until ${clockText(until, nowMs)}`;
+}
+
 /** What a piece is and what it waits for, in words. */
-export function pieceWords(view: PieceView, nowMs: number): { state: string; waits: string } {
+export function pieceWords(
+  view: PieceView,
+  nowMs: number,
+  held: readonly PlacedTask[] = [],
+): { state: string; waits: string } {
   const { top, upcoming, openDefects } = view;
   if (view.coats.length === 0) return { state: 'surveyed', waits: 'Plan its first coat' };
   const state = top ? `${top.coat.name}: ${STATE_WORDS[top.state]}` : 'nothing poured yet';
@@ -14,6 +30,8 @@ export function pieceWords(view: PieceView, nowMs: number): { state: string; wai
     };
   if (upcoming?.state === 'mixed')
     return { state, waits: `${upcoming.coat.name} is mixed: pour it` };
+  const blocked = upcoming && heldWords(upcoming.coat.name, held, nowMs);
+  if (blocked) return { state, waits: blocked };
   const next = top?.clock?.next;
   if (!top || !next)
     return {

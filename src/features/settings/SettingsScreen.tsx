@@ -1,10 +1,11 @@
 'use client';
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { useForm, type UseFormRegister } from 'react-hook-form';
 import { useAct, useShop } from '@/data/hooks';
 import { saveSettings } from '@/data/repos/bench';
 import { reserveOptions } from '@/features/common/reserves';
+import { SCHOOL_FIELDS } from '@/features/common/prep/schools';
 import { resolverOf } from '@/features/common/formErrors';
 import { loadDemo } from '@/features/common/loadDemo';
 import { useFormat } from '@/features/common/useFormat';
@@ -14,6 +15,19 @@ import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { draftOfSettings, readSettings, type SettingsDraft } from './model';
+
+/** Schools of preparation: where practitioners disagree, what this shop does. */
+function SchoolSelects({ register }: { register: UseFormRegister<SettingsDraft> }) {
+  return SCHOOL_FIELDS.map(({ name, label, hint, options }) => (
+    <SelectField
+      key={name}
+      label={label}
+      hint={hint}
+      options={options}
+      {...register(`prep.${name}`)}
+    />
+  ));
+}
 
 function SettingsForm({ saved, onSaved }: { saved: boolean; onSaved: (saved: boolean) => void }) {
   const { settings } = useShop();
@@ -68,6 +82,12 @@ function SettingsForm({ saved, onSaved }: { saved: boolean; onSaved: (saved: boo
           {...register('room')}
         />
         <TextField
+          label="Humidity of the room"
+          hint="Relative; drying clocks follow it"
+          error={error('humidity')}
+          {...register('humidity')}
+        />
+        <TextField
           label="The shop opens"
           hint="For example 07:00"
           error={error('opens')}
@@ -94,6 +114,7 @@ function SettingsForm({ saved, onSaved }: { saved: boolean; onSaved: (saved: boo
           ]}
           {...register('rule')}
         />
+        <SchoolSelects register={register} />
       </Grid>
       <Flex gap="4" align="center" mt="5">
         <Button type="submit" variant="ink">

@@ -1,3 +1,5 @@
+import { HUMIDITY_LIMITS } from '@/core/climate';
+import type { PrepSchools } from '@/core/prep';
 import { ROOM_LIMITS_K } from '@/core/resin';
 import { editText, type UnitSystem } from '@/core/units';
 import type { Settings } from '@/data/records/types';
@@ -16,6 +18,8 @@ export interface SettingsDraft {
   person: string;
   reserve: string;
   rule: 'five' | 'six';
+  humidity: string;
+  prep: PrepSchools;
 }
 
 const hhmm = (minutes: number): string =>
@@ -40,6 +44,8 @@ export function draftOfSettings(settings: Settings, format: Format): SettingsDra
     person: settings.person,
     reserve: reserveId(settings.reserve),
     rule: settings.rule,
+    humidity: editText(settings.roomHumidity, '%'),
+    prep: settings.prep,
   };
 }
 
@@ -62,6 +68,7 @@ export function readSettings(
     max: 0.1,
   });
   const roomTemperatureK = reader.quantity('room', draft.room, 'temperature', ROOM_LIMITS_K);
+  const roomHumidity = reader.quantity('humidity', draft.humidity, 'share', HUMIDITY_LIMITS);
   if (!reader.sound || opensMin === null || closesMin === null)
     return { ok: false, errors: reader.errors };
   const { units, scaleUnit, rule } = draft;
@@ -73,11 +80,13 @@ export function readSettings(
       scaleUnit,
       scaleDigitKg,
       roomTemperatureK,
+      roomHumidity,
       opensMin,
       closesMin,
       person: draft.person.trim(),
       reserve: reserveSchool(draft.reserve),
       rule,
+      prep: draft.prep,
     },
   };
 }

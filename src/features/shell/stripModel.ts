@@ -4,6 +4,7 @@ import { batchStep } from '@/data/records/batchStep';
 import type { Area, Id } from '@/data/records/types';
 import { clockText, spanText } from '../common/clockText';
 import { areasOf, pieceViews, type CoatView, type PieceView } from '../common/coatView';
+import { maskClocks } from '../common/prep/prepView';
 import { nextWords, STATE_WORDS } from '../common/stateWords';
 
 /** One clock on the bench strip. */
@@ -90,10 +91,36 @@ function curingItem(
   ];
 }
 
-/** A clock for each wet batch and each curing coat, what happens first in front. */
+const MASK_WORDS = {
+  on: 'mask on · comes off',
+  best: 'take the mask off · best until',
+  late: 'mask: warm it, pull it · limit',
+  over: 'mask past its limit',
+} as const;
+
+/** A clock for each mask that stands: its moment, then its limit. */
+function maskItems(shop: Shop, { piece, areas, top }: PieceView, nowMs: number): StripItem[] {
+  return maskClocks(shop, piece, nowMs)
+    .filter((m) => Number.isFinite(m.atMs))
+    .map(({ task, phase, atMs }) => ({
+      key: task.key,
+      href: `/pieces/${piece.id}/prepare`,
+      title: piece.count > 1 ? `${piece.name} × ${piece.count}` : piece.name,
+      area: areas[0] ?? null,
+      state: top?.state ?? 'planned',
+      text: `${MASK_WORDS[phase]} ${clockText(atMs, nowMs)}`,
+      left: phase === 'over' ? `over by ${spanText(nowMs - atMs)}` : spanText(atMs - nowMs),
+      urgent: phase === 'over' || (phase !== 'on' && atMs - nowMs < 3600_000),
+      atMs: phase === 'over' ? nowMs : atMs,
+    }));
+}
+
+/** A clock for each wet batch, each mask that stands and each curing coat, what happens first in front. */
 export function stripItems(shop: Shop, nowMs: number): StripItem[] {
   const wet = sessionItems(shop, nowMs);
   const busy = new Set(shop.sessions.filter((s) => s.endedMs === null).flatMap((s) => s.coatIds));
-  const curing = pieceViews(shop, nowMs).flatMap((view) => curingItem(view, nowMs, busy));
-  return [...wet, ...curing].sort((a, b) => a.atMs - b.atMs);
+  const views = pieceViews(shop, nowMs);
+  const curing = views.flatMap((view) => curingItem(view, nowMs, busy));
+  const masks = views.flatMap((view) => maskItems(shop, view, nowMs));
+  return [...wet, ...masks, ...curing].sort((a, b) => a.atMs - b.atMs);
 }

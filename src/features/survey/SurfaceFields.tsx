@@ -4,6 +4,7 @@ import { POROSITIES, RELIEF_KINDS, SURFACES } from '@/data/records/types';
 import { Button } from '@/ui/Button';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
+import { DamageFields } from './DamageFields';
 import type { AreaDraft, ReliefDraft } from './draft';
 import { useSurvey } from './SurveyContext';
 import { POROSITY_WORDS } from './words';
@@ -121,6 +122,7 @@ export function SurfaceFields() {
           Add relief
         </Button>
       )}
+      <DamageFields />
     </Flex>
   );
 }

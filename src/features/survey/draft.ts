@@ -15,6 +15,7 @@ import { plainArea } from '@/data/records/area';
 import type {
   Area,
   AreaKind,
+  DamageKind,
   EdgeKind,
   HardwareMark,
   Measured,
@@ -44,6 +45,19 @@ export interface ReliefDraft {
   readonly share: string;
 }
 
+export interface DamageDraft {
+  readonly kind: DamageKind;
+  readonly length: string;
+  readonly width: string;
+  readonly depth: string;
+}
+
+/** The sizes that matter for a kind of damage. */
+export function damageSizes(kind: DamageKind): readonly ('length' | 'width' | 'depth')[] {
+  if (kind === 'dent') return ['length', 'width', 'depth'];
+  return kind === 'loose relief' ? ['length', 'width'] : ['length'];
+}
+
 export interface AreaDraft {
   readonly id: string | null;
   readonly name: string;
@@ -68,6 +82,7 @@ export interface AreaDraft {
     readonly age: string;
     readonly sanded: boolean;
   };
+  readonly damage: readonly DamageDraft[];
   readonly measured: Measured;
 }
 
@@ -115,6 +130,7 @@ export function emptyArea(format: Format, kind: AreaKind = 'face'): AreaDraft {
     porosity: 'sealed',
     relief: [],
     surface: { kind: 'bare', age: '', sanded: false },
+    damage: [],
     measured: { by: 'rule' },
   };
 }
@@ -201,6 +217,12 @@ function draftOfArea(area: Area, format: Format): AreaDraft {
       age: area.surface.ageDays === null ? '' : String(area.surface.ageDays),
       sanded: area.surface.sanded,
     },
+    damage: area.damage.map((d) => ({
+      kind: d.kind,
+      length: write(d.lengthM),
+      width: write(d.widthM),
+      depth: write(d.depthM),
+    })),
     measured: area.measured,
   };
 }

@@ -10,12 +10,19 @@ import {
   type Shape,
 } from '@/core/geometry';
 import type { Issue } from '@/core/result';
-import type { Edge, LevelReading, Relief } from '@/data/records/types';
+import type { Damage, Edge, LevelReading, Relief } from '@/data/records/types';
 import type { Survey, SurveyedArea } from '@/data/repos/bench';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { Format } from '@/features/common/useFormat';
 import { ComputeError } from '@/workers/client';
-import { fitEdges, sideCount, type AreaDraft, type LevelDraft, type SurveyDraft } from './draft';
+import {
+  damageSizes,
+  fitEdges,
+  sideCount,
+  type AreaDraft,
+  type LevelDraft,
+  type SurveyDraft,
+} from './draft';
 
 type Reader = FieldReader<string>;
 
@@ -127,10 +134,30 @@ function readRelief(area: AreaDraft, reader: Reader, prefix: string): Relief[] {
   });
 }
 
+function readDamage(area: AreaDraft, reader: Reader, prefix: string): Damage[] {
+  return area.damage.map((damage, i): Damage => {
+    const sizes = damageSizes(damage.kind);
+    const read = (size: 'length' | 'width' | 'depth', max: number) =>
+      sizes.includes(size)
+        ? reader.quantity(`${prefix}damage.${i}.${size}`, damage[size], 'length', {
+            min: 1e-4,
+            max,
+          })
+        : 0;
+    return {
+      kind: damage.kind,
+      lengthM: read('length', 10),
+      widthM: read('width', 10),
+      depthM: read('depth', 0.2),
+    };
+  });
+}
+
 function readArea(area: AreaDraft, reader: Reader, prefix: string): SurveyedArea | null {
   const name = reader.text(`${prefix}name`, area.name, 120);
   const edges = readEdges(area, reader, prefix);
   const relief = readRelief(area, reader, prefix);
+  const damage = readDamage(area, reader, prefix);
   const depthM =
     area.kind === 'recess'
       ? reader.quantity(`${prefix}depth`, area.depth, 'length', EDGE_LIMITS)
@@ -154,6 +181,7 @@ function readArea(area: AreaDraft, reader: Reader, prefix: string): SurveyedArea
     porosity,
     relief,
     surface: { kind: area.surface.kind, ageDays, sanded: old && area.surface.sanded },
+    damage,
     measured,
   };
 }

@@ -2,12 +2,17 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
 import Link from 'next/link';
-import { STATE_FILL } from '@/features/common/stateWords';
 import type { Band, Lane } from './model';
 import type { TimeScale } from './timeScale';
 import { SvgText } from '@/ui/SvgText';
 
 const AXIS = 64;
+
+/** Left edge, right edge and text of a band in its lane, %: what stands beside the coat is narrow. */
+const PLACE = {
+  coat: { x: 5, width: 70 },
+  beside: { x: 79, width: 17 },
+} as const;
 
 function BandBox({ band, scale, nowY }: { band: Band; scale: TimeScale; nowY: number }) {
   const top = scale.y(band.fromMs);
@@ -16,52 +21,54 @@ function BandBox({ band, scale, nowY }: { band: Band; scale: TimeScale; nowY: nu
   // The line that says now must not run through a label.
   const plain = shownTop + 15;
   const labelY = Math.abs(plain - 5 - nowY) < 11 && nowY + 15 < top + height ? nowY + 15 : plain;
+  // What ends below the page has no line there, only an arrow and its time.
+  const beyond = band.toMs > scale.endMs;
+  const { x, width } = band.beside ? PLACE.beside : PLACE.coat;
+  const text = band.beside
+    ? ({ x: `${x + width}%`, textAnchor: 'end' } as const)
+    : { x: `${x + 4}%` };
+  const words = {
+    weight: 600,
+    stroke: 'var(--bm-colors-card)',
+    strokeWidth: '4',
+    paintOrder: 'stroke',
+  } as const;
   return (
     <g>
       <rect
-        x="14%"
-        width="72%"
+        x={`${x}%`}
+        width={`${width}%`}
         y={shownTop}
-        height={Math.max(1, height)}
-        fill={STATE_FILL[band.state]}
-        stroke="var(--bm-colors-amber-deep)"
+        height={Math.max(1, top + height - shownTop)}
+        fill={band.fill}
+        stroke={band.beside ? 'var(--bm-colors-slate)' : 'var(--bm-colors-amber-deep)'}
         strokeWidth="0.6"
       />
       {height >= (band.endWords ? 36 : 18) && (
-        <SvgText
-          x="18%"
-          y={labelY}
-          size={13}
-          weight={600}
-          fill="var(--bm-colors-ink)"
-          stroke={band.state === 'wet' ? 'none' : 'var(--bm-colors-card)'}
-          strokeWidth="4"
-          paintOrder="stroke"
-        >
+        <SvgText {...text} {...words} y={labelY} size={13} fill="var(--bm-colors-ink)">
           {band.label}
         </SvgText>
       )}
       {band.endWords && height >= 18 && (
         <>
-          <line
-            x1="14%"
-            x2="86%"
-            y1={top + height}
-            y2={top + height}
-            stroke="var(--bm-colors-oxide)"
-            strokeWidth="3"
-          />
+          {!beyond && (
+            <line
+              x1={`${x}%`}
+              x2={`${x + width}%`}
+              y1={top + height}
+              y2={top + height}
+              stroke="var(--bm-colors-oxide)"
+              strokeWidth="3"
+            />
+          )}
           <SvgText
-            x="18%"
+            {...text}
+            {...words}
             y={top + height - 6}
             size={12}
-            weight={600}
             fill="var(--bm-colors-oxide)"
-            stroke="var(--bm-colors-card)"
-            strokeWidth="4"
-            paintOrder="stroke"
           >
-            {band.endWords}
+            {beyond ? `↓ ${band.endWords}` : band.endWords}
           </SvgText>
         </>
       )}

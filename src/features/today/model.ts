@@ -3,19 +3,22 @@ import { batchStep } from '@/data/records/batchStep';
 import { edgeKindsOf } from '@/data/records/types';
 import { clockText } from '@/features/common/clockText';
 import { ledgerOf, pieceViews, type CoatView, type PieceView } from '@/features/common/coatView';
-import { STATE_WORDS } from '@/features/common/stateWords';
+import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
 import type { Format } from '@/features/common/useFormat';
-import type { CoatState } from '@/core/resin';
+import { dryingTasks, holdsOf, maskClocks, prepOf } from '@/features/common/prep/prepView';
+import { maskToDos, prepareToDo } from './prepToDos';
 
 /** A band of one state in a lane. */
 export interface Band {
   readonly key: string;
-  readonly state: CoatState;
+  readonly fill: string;
   readonly label: string;
   readonly fromMs: number;
   readonly toMs: number;
   /** Drawn as a line across the lane with words beside it, at the end of the band. */
   readonly endWords: string;
+  /** Drawn beside the states of the coat: a layer that dries, a mask that stands. */
+  readonly beside: boolean;
 }
 
 export interface Lane {
@@ -44,25 +47,77 @@ function coatBands(view: CoatView, untilMs: number, nowMs: number): Band[] {
       const shuts = span.state === 'recoat open' && span.toMs !== null && toMs === span.toMs;
       return {
         key: `${view.coat.id}-${span.state}`,
-        state: span.state,
+        fill: STATE_FILL[span.state],
         label: STATE_WORDS[span.state],
         fromMs: span.fromMs,
         toMs,
         endWords: shuts ? `shuts ${clockText(span.toMs ?? 0, nowMs)}` : '',
+        beside: false,
       };
     });
 }
 
-/** A lane for each piece with a coat that still changes, in the order they need a hand. */
+/** Layers that dry, with the band of their clock. */
+function dryingBands(shop: Shop, { piece, top }: PieceView, nowMs: number): Band[] {
+  return dryingTasks(shop, piece, nowMs).flatMap(({ task, dry, record }) => {
+    if (!dry || !Number.isFinite(dry.latestMs)) return [];
+    const band = { key: task.key, beside: top !== null, endWords: '' };
+    return [
+      {
+        ...band,
+        fill: 'url(#drying)',
+        label: 'drying',
+        fromMs: record?.doneMs ?? nowMs,
+        toMs: dry.dryMs,
+        endWords: `dry ${clockText(dry.dryMs, nowMs)}`,
+      },
+      {
+        ...band,
+        key: `${task.key}-band`,
+        fill: 'url(#state-closed)',
+        label: 'perhaps still',
+        fromMs: dry.dryMs,
+        toMs: dry.latestMs,
+      },
+    ];
+  });
+}
+
+/** Masks that stand: from when they come off to their limit. */
+const maskBands = (shop: Shop, { piece }: PieceView, nowMs: number): Band[] =>
+  maskClocks(shop, piece, nowMs).flatMap(({ task, removal }) =>
+    Number.isFinite(removal.limitMs) && removal.limitMs > nowMs
+      ? [
+          {
+            key: task.key,
+            fill: 'url(#hatch-plastic)',
+            label: 'mask',
+            fromMs: removal.bestFromMs,
+            toMs: removal.limitMs,
+            endWords: `limit ${clockText(removal.limitMs, nowMs)}`,
+            beside: true,
+          },
+        ]
+      : [],
+  );
+
+/** A lane for each piece with a coat that still changes or a layer that dries, in the order they need a hand. */
 export function lanes(shop: Shop, nowMs: number, fromMs: number, toMs: number): Lane[] {
   return pieceViews(shop, nowMs)
-    .filter((v) => v.top && v.top.state !== 'fully cured')
     .map((v) => {
-      const poured = v.coats.filter((c) => c.clock);
-      const bands = poured
-        .flatMap((c, i) => coatBands(c, poured[i + 1]?.coat.pouredMs ?? Infinity, nowMs))
-        .filter((b) => b.toMs > fromMs && b.fromMs < toMs);
-      return { key: v.piece.id, href: `/pieces/${v.piece.id}/cure`, title: v.piece.name, bands };
+      const poured = v.top?.state === 'fully cured' ? [] : v.coats.filter((c) => c.clock);
+      const bands = [
+        ...poured.flatMap((c, i) => coatBands(c, poured[i + 1]?.coat.pouredMs ?? Infinity, nowMs)),
+        ...dryingBands(shop, v, nowMs),
+        ...maskBands(shop, v, nowMs),
+      ].filter((b) => b.toMs > fromMs && b.fromMs < toMs);
+      const stage = poured.length > 0 ? 'cure' : 'prepare';
+      return {
+        key: v.piece.id,
+        href: `/pieces/${v.piece.id}/${stage}`,
+        title: v.piece.name,
+        bands,
+      };
     })
     .filter((lane) => lane.bands.length > 0);
 }
@@ -89,10 +144,12 @@ function sessionToDos(shop: Shop, nowMs: number): ToDo[] {
     });
 }
 
-function unmaskToDo({ piece, areas, top }: PieceView, nowMs: number): ToDo[] {
+/** Without a record of its mask a dammed edge still asks for it, by the window of the resin's sheet. */
+function unmaskToDo(shop: Shop, { piece, areas, top }: PieceView, nowMs: number): ToDo[] {
+  const known = prepOf(shop, piece, nowMs).facts.masks.some((m) => m.coatId === top?.coat.id);
   const masked = areas.some((a) => edgeKindsOf(a).includes('dammed'));
   const window = top?.clock?.windows.find((w) => w.kind === 'unmask');
-  if (!masked || window?.status !== 'open' || window.closesMs === null) return [];
+  if (known || !masked || window?.status !== 'open' || window.closesMs === null) return [];
   return [
     {
       key: `${piece.id}-unmask`,
@@ -106,9 +163,10 @@ function unmaskToDo({ piece, areas, top }: PieceView, nowMs: number): ToDo[] {
   ];
 }
 
-function coatToDo(view: PieceView, nowMs: number, format: Format): ToDo[] {
+function coatToDo(shop: Shop, view: PieceView, nowMs: number, format: Format): ToDo[] {
   const { piece, top, upcoming } = view;
   if (!upcoming || upcoming.batch || view.openDefects > 0) return [];
+  if (holdsOf(shop, piece, upcoming.coat.id, nowMs).length > 0) return [];
   const ledger = ledgerOf(upcoming.coat, upcoming.areas, piece.count, upcoming.resin);
   const volume = ledger.ok ? format.show(ledger.value.totalM3, 'volume').text : '';
   const base = {
@@ -175,9 +233,11 @@ export function toDos(shop: Shop, nowMs: number, format: Format): ToDo[] {
   const all = [
     ...sessionToDos(shop, nowMs),
     ...views.flatMap((v) => [
-      ...unmaskToDo(v, nowMs),
+      ...unmaskToDo(shop, v, nowMs),
+      ...maskToDos(shop, v, nowMs),
+      ...prepareToDo(shop, v, nowMs),
       ...defectToDo(v),
-      ...coatToDo(v, nowMs, format),
+      ...coatToDo(shop, v, nowMs, format),
     ]),
   ];
   const rank = (t: ToDo) =>

@@ -7,7 +7,9 @@ import { editText, parseQuantity } from '@/core/units';
 import { useAct, useNow, useShop } from '@/data/hooks';
 import { startSession } from '@/data/repos/wet';
 import { pieceViews, type CoatView } from '@/features/common/coatView';
+import { holdsOf } from '@/features/common/prep/prepView';
 import { useFormat } from '@/features/common/useFormat';
+import { Button } from '@/ui/Button';
 import { Caution } from '@/ui/Caution';
 import { Figure } from '@/ui/Figure';
 import { MixPanel } from './MixPanel';
@@ -17,10 +19,12 @@ import { WetScreen } from './WetScreen';
 interface ChoiceProps {
   readonly view: CoatView;
   readonly chosen: boolean;
+  /** Open steps of preparation that hold it back. */
+  readonly held: number;
   readonly onToggle: () => void;
 }
 
-function Choice({ view, chosen, onToggle }: ChoiceProps) {
+function Choice({ view, chosen, held, onToggle }: ChoiceProps) {
   const { show } = useFormat();
   return (
     <chakra.label
@@ -32,10 +36,11 @@ function Choice({ view, chosen, onToggle }: ChoiceProps) {
       bg={chosen ? 'amberWash' : 'card'}
       borderWidth={chosen ? '2px' : '1px'}
       borderColor={chosen ? 'ink' : 'line'}
-      cursor="pointer"
+      cursor={held > 0 ? 'not-allowed' : 'pointer'}
     >
       <chakra.input
         type="checkbox"
+        disabled={held > 0}
         checked={chosen}
         onChange={onToggle}
         width="24px"
@@ -49,12 +54,47 @@ function Choice({ view, chosen, onToggle }: ChoiceProps) {
         <Box fontSize="sm" color="ink2">
           {show(view.coat.thicknessM, 'film').text} on{' '}
           {view.piece.count === 1 ? 'one piece' : `${view.piece.count} pieces`}
+          {held > 0 && (
+            <Box as="span" color="oxide" fontWeight="600">
+              {' '}
+              · held: {held === 1 ? 'one step' : `${held} steps`} to prepare
+            </Box>
+          )}
         </Box>
       </Box>
       <Figure fontSize="xl" fontWeight="600">
         {show(volumeOf(view), 'volume').text}
       </Figure>
     </chakra.label>
+  );
+}
+
+/** A coat that its preparation holds back. */
+function Held({ view, held }: { view: CoatView; held: number }) {
+  const { piece, coat } = view;
+  return (
+    <Box p="8" fontSize="lg" maxW="700px">
+      <Heading as="h1" fontSize="3xl" mb="2">
+        {coat.name} is held
+      </Heading>
+      <Box mb="4">
+        {held === 1 ? 'One needed step is open' : `${held} needed steps are open`} on {piece.name}.
+        Do them, or leave them out with a reason.
+      </Box>
+      <Button asChild variant="ink">
+        <Link href={`/pieces/${piece.id}/prepare`}>Prepare {piece.name}</Link>
+      </Button>
+    </Box>
+  );
+}
+
+function GlovesCaution() {
+  return (
+    <Caution title="Gloves, sleeves, open window.">
+      Uncured epoxy sensitises skin: nitrile gloves, no solvent on skin. Respirator with the
+      cartridge that the resin’s safety data sheet names. No flame near alcohol or over paper and
+      plastic cups.
+    </Caution>
   );
 }
 
@@ -68,6 +108,7 @@ export function GatherScreen({ coatId }: { coatId: string }) {
     v.upcoming && !v.upcoming.batch ? [v.upcoming] : [],
   );
   const first = ready.find((v) => v.coat.id === coatId);
+  const heldOf = (v: CoatView) => holdsOf(shop, v.piece, v.coat.id, now).length;
   const [others, setOthers] = useState<readonly string[]>([]);
   const [room, setRoom] = useState(
     editText(shop.settings.roomTemperatureK, format.typed('temperature')),
@@ -83,8 +124,11 @@ export function GatherScreen({ coatId }: { coatId: string }) {
         This coat is not waiting to be mixed. <Link href="/pieces">Back to the pieces</Link>
       </Box>
     );
+  if (heldOf(first) > 0 && !starting) return <Held view={first} held={heldOf(first)} />;
   const mates = ready.filter((v) => v.resin.id === first.resin.id);
-  const chosen = mates.filter((v) => v === first || others.includes(v.coat.id));
+  const chosen = mates.filter(
+    (v) => v === first || (others.includes(v.coat.id) && heldOf(v) === 0),
+  );
   const targetM3 = chosen.reduce((sum, v) => sum + volumeOf(v), 0);
   const split = splitMix(targetM3, first.resin.sheet);
   const toggle = (view: CoatView) => {
@@ -128,14 +172,11 @@ export function GatherScreen({ coatId }: { coatId: string }) {
               key={view.coat.id}
               view={view}
               chosen={chosen.includes(view)}
+              held={heldOf(view)}
               onToggle={() => toggle(view)}
             />
           ))}
-          <Caution title="Gloves, sleeves, open window.">
-            Uncured epoxy sensitises skin: nitrile gloves, no solvent on skin. Respirator with the
-            cartridge that the resin’s safety data sheet names. No flame near alcohol or over paper
-            and plastic cups.
-          </Caution>
+          <GlovesCaution />
         </Flex>
         <MixPanel
           resin={first.resin}

@@ -1,0 +1,96 @@
+import type { CautionName, PlacedTask, ProblemName, Removal } from '@/core/prep';
+import { clockText } from '../clockText';
+
+/** What contradicts at a task, and what to do about it. */
+export const PROBLEM_WORDS: Readonly<Record<ProblemName, string>> = {
+  'gloss on ink':
+    'Gloss spray is chosen, and gloss re-dissolves ink. Choose matte in the schools of this piece, or prove it on a test patch first.',
+  'colour came off':
+    'The last rub test took colour off. Spray another round, let it flash off, then test again.',
+  'heat on plastic':
+    'This piece is plastic: hot air warps it. Press tape down by hand, and let the room do the drying.',
+  'sanding bare ink':
+    'There is bare ink here: sanding takes the art away. Fix it and lay a coat over it first.',
+  'sanding beyond the coat':
+    'Part of this lies outside the next coat: its scratches would stay visible. Plan a coat there, or leave that area out.',
+  'sanding through':
+    'The film is thinner than the deepest scratch of this grit: take a finer one, or lay a thicker coat first.',
+  'air does not dry':
+    'The room’s air takes up no water at this humidity: it will never dry like this. Warm or dry the room, then note the new air.',
+  'no seal coat planned':
+    'Your school seals with thin resin, and no seal coat is planned here. Plan one under Coats, or choose another sealer.',
+  'mask past its limit': 'This mask has been on for longer than it may.',
+  'done in the future':
+    'It is noted as done at a time that has not come yet. Say when it was really done.',
+  'tape wall needs tape':
+    'A dammed edge wants a wall, which only tape makes: latex and glue go on the other edges.',
+  'mask through too many coats':
+    'More coats lie over this mask than it can stand: expect to cut it free.',
+};
+
+/** Cautions where the hazard stands. */
+export const CAUTION_WORDS: Readonly<Record<CautionName, readonly [title: string, text: string]>> =
+  {
+    dust: [
+      'Sanding dust.',
+      'P2/N95 mask or better, extraction, or sand wet. Resin that is not fully cured sensitises: nitrile gloves.',
+    ],
+    solvent: [
+      'Solvent.',
+      'No flame, no spark, window open. Cloths spread out flat to dry outdoors. Never on skin.',
+    ],
+    knife: ['Blade.', 'Cut away from the hand that holds; a warm mask gives suddenly.'],
+    'hot air': [
+      'Hot air.',
+      'Keep it moving, off paper cups and solvent cloths, never over a fresh wipe of alcohol.',
+    ],
+    spray: [
+      'Spray.',
+      'Outdoors or under extraction, organic-vapour cartridge, away from any flame.',
+    ],
+    skin: [
+      'Skin.',
+      'Nitrile gloves; latex masks can raise an allergy, and oil from a bare hand draws resin back.',
+    ],
+    'plastic heat': ['Plastic.', 'No hot air: it softens, warps and can give off fumes.'],
+  };
+
+/** Where every caution ends. */
+export const DEFER = 'The safety data sheet and local rules go first.';
+
+/** What stands in the mask's own clock while it is on. */
+function maskText({ bestToMs, limitMs }: Removal, nowMs: number): string {
+  if (nowMs >= limitMs) return `past its limit since ${clockText(limitMs, nowMs)}`;
+  if (nowMs < bestToMs && Number.isFinite(bestToMs))
+    return `now, best until ${clockText(bestToMs, nowMs)}`;
+  return Number.isFinite(limitMs) ? `now, limit ${clockText(limitMs, nowMs)}` : 'now';
+}
+
+/** The state of a task in words, with its clock time. */
+export function stateText(placed: PlacedTask, nowMs: number): string {
+  const { state, untilMs, blockedBy, record, dry } = placed;
+  const until = untilMs === null ? '' : clockText(untilMs, nowMs);
+  switch (state) {
+    case 'open':
+      if (placed.task.removal) return maskText(placed.task.removal, nowMs);
+      return placed.task.needed ? 'open' : 'advice';
+    case 'blocked':
+      return `not before ${until}: ${blockedBy?.title.toLowerCase() ?? ''} is drying`;
+    case 'waiting':
+      return `from ${until}`;
+    case 'later':
+      return `after ${placed.after ?? ''}`;
+    case 'drying':
+      return untilMs !== null && Number.isFinite(untilMs)
+        ? `drying until ${until}, between ${clockText(dry?.earliestMs ?? untilMs, nowMs)} and ${clockText(dry?.latestMs ?? untilMs, nowMs)}`
+        : 'drying, but not in this air';
+    case 'redo':
+      return `to be done again${record?.doneMs ? `, last ${clockText(record.doneMs, nowMs)}` : ''}`;
+    case 'done':
+      return `done${record?.doneMs ? ` ${clockText(record.doneMs, nowMs)}` : ''}`;
+    case 'waived':
+      return `left out: ${record?.reason ?? ''}`;
+    case 'skipped':
+      return `not needed until ${until}`;
+  }
+}

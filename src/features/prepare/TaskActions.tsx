@@ -1,0 +1,159 @@
+'use client';
+import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { PlacedTask } from '@/core/prep';
+import { useAct } from '@/data/hooks';
+import {
+  doTask,
+  reopenTask,
+  removeTask,
+  waiveTask,
+  type Doing,
+  type TaskRef,
+} from '@/data/repos/prep';
+import { Button } from '@/ui/Button';
+import { TextField } from '@/ui/TextField';
+import { localText, readDoneAt } from './model';
+
+interface Props {
+  readonly placed: PlacedTask;
+  readonly reference: TaskRef;
+  readonly nowMs: number;
+}
+
+/** When it was really done: drying clocks start there. */
+function Earlier({ placed, reference, nowMs }: Props) {
+  const act = useAct();
+  const [text, setText] = useState(localText(placed.record?.doneMs ?? nowMs));
+  const [error, setError] = useState<string>();
+  const save = async () => {
+    const read = readDoneAt(text, nowMs);
+    if ('error' in read) return setError(read.error);
+    setError(undefined);
+    const doing: Doing = { doneMs: read.atMs, method: placed.task.mask };
+    await act(`note ${placed.task.title}`, (db, c) => doTask(db, c, reference, doing), {
+      ...reference,
+      doing,
+    });
+  };
+  return (
+    <Flex gap="2" align="flex-start" wrap="wrap">
+      <Box flex="1 1 200px">
+        <TextField
+          label="Done at another time"
+          type="datetime-local"
+          value={text}
+          error={error}
+          onChange={(e) => setText(e.target.value)}
+        />
+      </Box>
+      <Button mt="26px" onClick={() => void save()}>
+        Note that time
+      </Button>
+    </Flex>
+  );
+}
+
+function Waive({ placed, reference }: Omit<Props, 'nowMs'>) {
+  const act = useAct();
+  const [reason, setReason] = useState('');
+  const [error, setError] = useState<string>();
+  const save = async () => {
+    if (reason.trim().length < 3) return setError('Say why: the reason stands in the log.');
+    setError(undefined);
+    const done = await act(
+      `leave out ${placed.task.title}`,
+      (db, c) => waiveTask(db, c, reference, reason.trim()),
+      { ...reference, reason },
+    );
+    if (done.ok) setReason('');
+  };
+  return (
+    <Flex gap="2" align="flex-start" wrap="wrap">
+      <Box flex="1 1 200px">
+        <TextField
+          label="Leave it out, because"
+          value={reason}
+          error={error}
+          onChange={(e) => setReason(e.target.value)}
+          onKeyDown={(e) => e.key === 'Enter' && void save()}
+        />
+      </Box>
+      <Button mt="26px" onClick={() => void save()}>
+        Leave it out
+      </Button>
+    </Flex>
+  );
+}
+
+/** What can be done about a task, in its state. */
+export function TaskActions(props: Props) {
+  const { placed, reference } = props;
+  const act = useAct();
+  const { task, state, record } = placed;
+  const run = (what: string, doing: Doing) =>
+    void act(what, (db, c) => doTask(db, c, reference, doing), { ...reference, doing });
+  const settled = state === 'done' || state === 'drying' || state === 'waived';
+  const open = state === 'open' || state === 'redo';
+  return (
+    <Flex direction="column" gap="3">
+      {task.asksResult && open && (
+        <Flex gap="3" wrap="wrap">
+          <Button
+            size="bench"
+            variant="ink"
+            fontSize="lg"
+            onClick={() => run(task.title, { result: 'clean' })}
+          >
+            The finger stays clean
+          </Button>
+          <Button
+            size="bench"
+            variant="danger"
+            fontSize="lg"
+            onClick={() => run(task.title, { result: 'colour comes off' })}
+          >
+            Colour comes off
+          </Button>
+        </Flex>
+      )}
+      {!task.asksResult && open && (
+        <Button
+          size="bench"
+          variant="ink"
+          fontSize="lg"
+          alignSelf="flex-start"
+          onClick={() => run(task.title, { method: task.mask })}
+        >
+          {state === 'redo' ? 'Done again now' : 'Done now'}
+        </Button>
+      )}
+      {settled && (
+        <Button
+          alignSelf="flex-start"
+          onClick={() =>
+            void act(`take back ${task.title}`, (db, c) => reopenTask(db, c, reference), reference)
+          }
+        >
+          {state === 'waived' ? 'Ask for it again' : 'Take the tick back'}
+        </Button>
+      )}
+      {!task.asksResult && state !== 'waived' && state !== 'skipped' && state !== 'later' && (
+        <Earlier key={record?.doneMs ?? 0} {...props} />
+      )}
+      {!settled && state !== 'skipped' && <Waive {...props} />}
+      {(task.rule === 'own note' || task.rule === 'own sanding') && (
+        <Button
+          size="sm"
+          variant="quiet"
+          alignSelf="flex-start"
+          onClick={() =>
+            void act(`remove ${task.title}`, (db, c) => removeTask(db, c, reference), reference)
+          }
+        >
+          Remove this step of yours
+        </Button>
+      )}
+    </Flex>
+  );
+}

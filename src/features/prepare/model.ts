@@ -1,0 +1,94 @@
+import { coatOrder, holdsBack, mustPrecede, type PlacedTask, type PrepTask } from '@/core/prep';
+import type { PiecePrep } from '@/data/prep/prepFacts';
+import type { TaskRef } from '@/data/repos/prep';
+import { FieldReader } from '@/features/common/fieldReader';
+import type { FormRead } from '@/features/common/formErrors';
+import type { Format } from '@/features/common/useFormat';
+import { HUMIDITY_LIMITS } from '@/core/climate';
+import { ROOM_LIMITS_K } from '@/core/resin';
+
+/** Tasks before one coat, and whether they hold it back. */
+export interface TaskGroup {
+  readonly coatId: string | null;
+  /** Name of the coat that waits; empty when none does. */
+  readonly coat: string;
+  readonly title: string;
+  readonly tasks: readonly PlacedTask[];
+  /** Needed steps that hold the coat back; 0: ready. */
+  readonly held: number;
+  /** The lowest coat that is not poured yet. */
+  readonly next: boolean;
+}
+
+/** The path of a piece, coat by coat; what waits for no coat stands first when it is about what lies there now. */
+export function taskGroups({ facts, state }: PiecePrep): TaskGroup[] {
+  const waiting = facts.coats.filter((c) => c.poured === null).sort((a, b) => a.order - b.order);
+  const groups = waiting.map((coat, i): TaskGroup => ({
+    coatId: coat.id,
+    coat: coat.name,
+    title: `Before ${coat.name}`,
+    tasks: state.tasks.filter((t) => t.task.coatId === coat.id),
+    held: holdsBack(facts, state, coat.id).length,
+    next: i === 0,
+  }));
+  const free = state.tasks.filter((t) => t.task.coatId === null);
+  if (free.length === 0) return groups;
+  const title = facts.coats.length === 0 ? 'Before the first coat' : 'On the coat that lies there';
+  return [{ coatId: null, coat: '', title, tasks: free, held: 0, next: false }, ...groups];
+}
+
+export const refOf = (pieceId: string, task: PrepTask): TaskRef => ({ pieceId, task });
+
+/** Tasks in a new order, or null when the work does not leave that free. */
+export function movedOrder(
+  { facts, state }: PiecePrep,
+  key: string,
+  by: -1 | 1,
+): readonly PrepTask[] | null {
+  const tasks = state.tasks.map((t) => t.task);
+  const at = tasks.findIndex((t) => t.key === key);
+  const [here, there] = [tasks[at], tasks[at + by]];
+  if (!here || !there) return null;
+  const [first, then] = by === 1 ? [here, there] : [there, here];
+  if (mustPrecede(first, then, coatOrder(facts.coats)) || first.coatId !== then.coatId) return null;
+  const moved = [...tasks];
+  moved[at] = there;
+  moved[at + by] = here;
+  return moved;
+}
+
+export interface AirDraft {
+  temperature: string;
+  humidity: string;
+}
+
+/** Reads the air of the room. */
+export function readAir(
+  draft: AirDraft,
+  format: Format,
+): FormRead<AirDraft, { temperatureK: number; humidity: number }> {
+  const reader = new FieldReader<keyof AirDraft>(format);
+  const temperatureK = reader.quantity(
+    'temperature',
+    draft.temperature,
+    'temperature',
+    ROOM_LIMITS_K,
+  );
+  const humidity = reader.quantity('humidity', draft.humidity, 'share', HUMIDITY_LIMITS);
+  if (!reader.sound) return { ok: false, errors: reader.errors };
+  return { ok: true, value: { temperatureK, humidity } };
+}
+
+/** Local date and time as a `datetime-local` field writes it. */
+export function localText(atMs: number): string {
+  const shifted = new Date(atMs - new Date(atMs).getTimezoneOffset() * 60_000);
+  return shifted.toISOString().slice(0, 16);
+}
+
+/** Reads when a task was done: never in the future, and after the piece came to the bench. */
+export function readDoneAt(text: string, nowMs: number): { atMs: number } | { error: string } {
+  const atMs = new Date(text).getTime();
+  if (text === '' || !Number.isFinite(atMs)) return { error: 'A date and a time of day.' };
+  if (atMs > nowMs) return { error: 'That is still to come: note a step when it is done.' };
+  return { atMs };
+}
