@@ -55,11 +55,7 @@ export async function openPiece(page: Page, name: string, stage: string): Promis
     .getByRole('link', { name: 'Pieces' })
     .click();
   await page.getByRole('heading', { level: 2, name }).click();
-  await page
-    .getByRole('navigation', { name: 'Stages of the piece' })
-    .getByRole('link', { name: new RegExp(stage, 'i') })
-    .click();
-  await expect(page).toHaveURL(new RegExp(`/${stage}$`));
+  await openStage(page, stage);
 }
 
 /** No violation of WCAG 2.2 A and AA on what is shown now. */
@@ -71,11 +67,39 @@ export async function expectAccessible(page: Page): Promise<void> {
   ).toEqual([]);
 }
 
-/** The text of what a click downloads. */
-export async function downloaded(page: Page, click: () => Promise<void>): Promise<string> {
+/** What a click downloads. */
+export async function downloadedBytes(page: Page, click: () => Promise<void>): Promise<Buffer> {
   const [download] = await Promise.all([page.waitForEvent('download'), click()]);
   const stream = await download.createReadStream();
   const chunks: Buffer[] = [];
   for await (const chunk of stream) chunks.push(chunk as Buffer);
-  return Buffer.concat(chunks).toString('utf8');
+  return Buffer.concat(chunks);
+}
+
+/** The text of what a click downloads. */
+export const downloaded = async (page: Page, click: () => Promise<void>): Promise<string> =>
+  (await downloadedBytes(page, click)).toString('utf8');
+
+/** Goes to another stage of the piece that is open. */
+export async function openStage(page: Page, stage: string): Promise<void> {
+  await page
+    .getByRole('navigation', { name: 'Stages of the piece' })
+    .getByRole('link', { name: new RegExp(stage, 'i') })
+    .click();
+  await expect(page).toHaveURL(new RegExp(`/${stage}$`));
+}
+
+/** Ticks every open step of the piece that is open until its coat is ready, and goes to its coats. */
+export async function makeReady(page: Page): Promise<void> {
+  await openStage(page, 'prepare');
+  const ready = page.getByText(/ is ready\.$/).first();
+  const tick = page.getByRole('button', { name: /^Done(?: again)?: / }).first();
+  await expect(ready.or(tick).first()).toBeVisible();
+  for (let step = 0; step < 20 && !(await ready.isVisible()); step += 1) {
+    const task = ((await tick.getAttribute('aria-label')) ?? '').replace(/^Done(?: again)?: /, '');
+    await tick.click();
+    await expect(page.getByRole('button', { name: `Take back: ${task}` }).first()).toBeVisible();
+  }
+  await expect(ready).toBeVisible();
+  await openStage(page, 'coats');
 }

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openDemo, openPiece, test } from './bench';
+import { expect, expectAccessible, makeReady, openDemo, openPiece, test } from './bench';
 
 test.describe('at the bench, 1024 × 768 touch', () => {
   test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true });
@@ -54,6 +54,7 @@ test('one batch serves two pieces, poured one after the other, each with its own
 }) => {
   await openDemo(page);
   await openPiece(page, 'Relief map', 'coats');
+  await makeReady(page);
   await page.getByRole('link', { name: 'Add to a wet session' }).click();
   const mix = page.getByRole('button', { name: /Mix for this batch/ });
   const alone = Number.parseFloat(await mix.innerText());
