@@ -34,7 +34,10 @@ const click = (role, name) => page.getByRole(role, { name }).first().click();
 const piece = async (name, stage) => {
   await click('link', 'Pieces');
   await click('heading', name);
-  await click('link', new RegExp(stage, 'i'));
+  await page
+    .getByRole('navigation', { name: 'Stages of the piece' })
+    .getByRole('link', { name: new RegExp(stage, 'i') })
+    .click();
   await page.waitForURL(new RegExp(`/${stage}$`));
 };
 
@@ -50,6 +53,13 @@ await shot('survey');
 await piece('Signal-box board', 'survey');
 await page.getByRole('tab', { name: 'Level' }).click();
 await shot('survey-level');
+await piece('Relief map', 'prepare');
+await page.getByText('Flood 2 is held.').waitFor();
+await shot('prepare');
+await piece('Signal lamp lens', 'prepare');
+await page.getByLabel('Where to sand').selectOption('above');
+await page.getByRole('slider', { name: 'Place of the line' }).waitFor();
+await shot('prepare-sanding');
 await page.goto(`${origin}/pieces/new`);
 const { photoFile } = await loadTs('src/demo/test/scenes.ts');
 await markPhoto(page, photoFile(11, 1600), 1600);
