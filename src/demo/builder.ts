@@ -1,8 +1,10 @@
-import { DEFAULT_REST_S, coatLedger } from '@/core/coat';
+import { coatLedger, type Intent } from '@/core/coat';
 import type { Shape } from '@/core/geometry';
-import { massRatioBA, mixDensity, splitMix } from '@/core/resin';
+import { massRatioBA, splitMix } from '@/core/resin';
 import { seededRandom } from '@/core/numeric';
-import { ledgerArea, plainArea } from '@/data/records/area';
+import { plainArea } from '@/data/records/area';
+import { plainCoat } from '@/data/records/coat';
+import { ledgerInput, thicknessOf } from '@/data/records/coatFacts';
 import type {
   Area,
   Batch,
@@ -31,14 +33,19 @@ interface PieceSpec {
   readonly edgeHeightM: number;
   readonly edges: readonly EdgeKind[];
   readonly face?: Partial<Omit<Area, 'id' | 'pieceId'>>;
-  readonly about?: Partial<Pick<Piece, 'use' | 'marks' | 'level' | 'prep'>>;
+  readonly about?: Partial<Pick<Piece, 'use' | 'marks' | 'level' | 'bellyM' | 'prep'>>;
 }
 
 interface CoatSpec {
   readonly name: string;
   readonly kind: CoatKind;
   readonly resin: Resin;
-  readonly thicknessM: number;
+  /** A thickness, m, or what the coat is to do. */
+  readonly thicknessM?: number;
+  readonly intent?: Intent;
+  /** Names of its areas; all when left out. */
+  readonly on?: readonly string[];
+  readonly more?: Partial<Pick<Coat, 'coverage' | 'colours' | 'overrides' | 'restS' | 'reserve'>>;
 }
 
 interface Pour {
@@ -102,6 +109,7 @@ export class DemoBuilder {
       use: { hotCups: false, food: false, daylight: false },
       marks: [],
       level: null,
+      bellyM: 0,
       prep: {},
       ...about,
     };
@@ -120,24 +128,32 @@ export class DemoBuilder {
   /** A planned coat; `pour` lays it. */
   coat(atMs: number, piece: Piece, spec: CoatSpec): Coat {
     const order = this.coats.filter((c) => c.pieceId === piece.id).length + 1;
+    const areas = this.areas.filter((a) => a.pieceId === piece.id);
+    const intent = spec.intent ?? { by: 'given', thicknessM: spec.thicknessM ?? 1.6e-3 };
+    const told = {
+      kind: spec.kind,
+      areaIds: areas.filter((a) => spec.on?.includes(a.name) ?? true).map((a) => a.id),
+      order,
+      intent,
+    };
+    const coats = this.coats.filter((c) => c.pieceId === piece.id);
+    const found = thicknessOf(told, areas, coats, spec.resin.sheet);
+    if (!found.ok) throw new RangeError(`demo: ${spec.name} cannot be laid`);
     const coat: Coat = {
+      ...plainCoat(found.value),
+      ...spec.more,
+      ...told,
       id: this.id('coat'),
       pieceId: piece.id,
-      areaIds: this.areas.filter((a) => a.pieceId === piece.id).map((a) => a.id),
-      order,
-      kind: spec.kind,
       name: spec.name,
       resinId: spec.resin.id,
-      thicknessM: spec.thicknessM,
-      restS: DEFAULT_REST_S,
-      reserve: { by: 'risk', confidence: 0.95 },
       batchId: null,
       pouredMs: null,
       coveredMs: null,
       history: [],
     };
     this.coats.push(coat);
-    const { thicknessM } = spec;
+    const { thicknessM } = coat;
     this.write(atMs, 'coat planned', {
       pieceId: piece.id,
       coatId: coat.id,
@@ -148,16 +164,16 @@ export class DemoBuilder {
   }
 
   private volume(coat: Coat, piece: Piece, resin: Resin): number {
-    const ledger = coatLedger({
-      areas: this.areas
-        .filter((a) => coat.areaIds.includes(a.id))
-        .map((a) => ledgerArea(a, piece.count)),
-      thicknessM: coat.thicknessM,
-      densityKgM3: mixDensity(resin.sheet),
-      law: resin.sheet,
-      restS: coat.restS,
-      reserve: coat.reserve,
-    });
+    const ledger = coatLedger(
+      ledgerInput({
+        coat,
+        piece,
+        areas: this.areas.filter((a) => a.pieceId === piece.id),
+        coats: this.coats.filter((c) => c.pieceId === piece.id),
+        resin,
+        sealed: new Set(),
+      }),
+    );
     if (!ledger.ok) throw new RangeError(`demo: ${coat.name} has no ledger`);
     return ledger.value.totalM3;
   }

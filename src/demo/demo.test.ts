@@ -47,8 +47,8 @@ describe('the invented shop', () => {
     expect(shop.log.length).toBeGreaterThan(80);
   });
 
-  it('has eight pieces and three resins with different ratios', () => {
-    expect(shop.pieces).toHaveLength(8);
+  it('has nine pieces and three resins with different ratios', () => {
+    expect(shop.pieces).toHaveLength(9);
     expect(
       shop.resins.map((r) => `${r.sheet.ratio.a}:${r.sheet.ratio.b} ${r.sheet.ratio.by}`),
     ).toEqual(['1:1 volume', '2:1 volume', '100:45 mass']);

@@ -9,6 +9,7 @@ export const DEMO_RESINS: readonly Resin[] = [
     id: 'demo-millrace',
     name: 'Millrace Clear',
     note: 'Everyday coating resin, 1 : 1 in cups. Invented.',
+    price: { amount: 24, per: 'kg' },
     sheet: {
       ratio: { by: 'volume', a: 1, b: 1 },
       densityAKgM3: 1150,
@@ -38,6 +39,7 @@ export const DEMO_RESINS: readonly Resin[] = [
     id: 'demo-lantern',
     name: 'Lantern Slow',
     note: 'Long working time for large faces and deep relief, heat rated. Invented.',
+    price: { amount: 31, per: 'kg' },
     sheet: {
       ratio: { by: 'volume', a: 2, b: 1 },
       densityAKgM3: 1120,
@@ -67,6 +69,7 @@ export const DEMO_RESINS: readonly Resin[] = [
     id: 'demo-tarn',
     name: 'Tarn Quick',
     note: 'Thick and quick, for edges, fills and small repairs; by weight. Invented.',
+    price: { amount: 38, per: 'l' },
     sheet: {
       ratio: { by: 'mass', a: 100, b: 45 },
       densityAKgM3: 1160,

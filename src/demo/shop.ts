@@ -4,6 +4,7 @@ import { DemoBuilder } from './builder';
 import { dimpledDisc } from './pictures';
 import { hangingPlate, paddleOutline } from './paddle';
 import { LENS_BOX, lensOutline, lensPhoto, lensPlan } from './lampLens';
+import { lampRoomTray } from './lampRoomTray';
 import { prepareDemo } from './preparation';
 import { DEMO_RESINS } from './resins';
 
@@ -13,7 +14,7 @@ const C = 273.15;
 
 /**
  * Fernhollow Works, an invented finishing shop with a commission for an invented narrow-gauge railway
- * museum: eight pieces in different stages and three weeks of log, with all clocks set from `nowMs`.
+ * museum: nine pieces in different stages and three weeks of log, with all clocks set from `nowMs`.
  */
 export function demoShop(nowMs: number): AnyTables {
   const b = new DemoBuilder(['Ines', 'Rowan']);
@@ -23,7 +24,7 @@ export function demoShop(nowMs: number): AnyTables {
 
   for (const resin of DEMO_RESINS) b.write(ago(21, 3), 'resin added', { text: resin.name });
   b.write(ago(21, 2), 'note', {
-    text: 'Commission of the Fernhollow museum line begins: eight pieces, first six on the bench.',
+    text: 'Commission of the Fernhollow museum line begins: nine pieces, first six on the bench.',
   });
 
   const labels = b.piece(ago(20, 5), {
@@ -226,6 +227,14 @@ export function demoShop(nowMs: number): AnyTables {
     thicknessM: 1.6e-3,
   });
 
+  b.coat(ago(2, 4.9), paddle, {
+    name: 'Rim',
+    kind: 'edge',
+    resin: tarn,
+    intent: { by: 'skin' },
+    more: { restS: 12 * 60 },
+  });
+
   const lens = b.piece(ago(1, 7), {
     name: 'Signal lamp lens',
     support: 'cured resin',
@@ -242,6 +251,13 @@ export function demoShop(nowMs: number): AnyTables {
   ]);
   b.traced(lens, { by: 'photo', photoId, planPhotoId, box: LENS_BOX, sigmaShare: 0.006 });
   b.coat(ago(1, 6), lens, { name: 'Dome', kind: 'dome', resin: millrace, thicknessM: 1.5e-3 });
+  b.coat(ago(1, 5.9), lens, {
+    name: 'Patch',
+    kind: 'patch',
+    resin: millrace,
+    thicknessM: 0.6e-3,
+    more: { coverage: 0.08 },
+  });
 
   const canvas = b.piece(ago(1, 5), {
     name: 'Timetable canvas',
@@ -250,6 +266,7 @@ export function demoShop(nowMs: number): AnyTables {
     shape: { kind: 'rectangle', widthM: 0.5, heightM: 0.7 },
     edgeHeightM: 0.02,
     edges: ['dammed'],
+    about: { bellyM: 1.5e-3 },
     face: { damage: [{ kind: 'tear', lengthM: 0.12, widthM: 0, depthM: 0 }] },
   });
   b.coat(ago(1, 4), canvas, { name: 'Skim', kind: 'seal', resin: millrace, thicknessM: 0.6e-3 });
@@ -263,6 +280,8 @@ export function demoShop(nowMs: number): AnyTables {
     pieceId: canvas.id,
     text: 'Back brushed with water: cloth is tight again.',
   });
+
+  lampRoomTray(b, ago, millrace);
 
   const { tasks, air } = prepareDemo(b, ago);
   const { pieces, areas, coats, sessions, batches, defects, photos } = b;

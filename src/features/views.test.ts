@@ -128,7 +128,7 @@ describe('coats on the desk', () => {
   const view = piece('Viaduct painting');
   const upcoming = view.upcoming;
   if (!upcoming) throw new Error('no planned coat');
-  const ledger = ledgerOf(upcoming.coat, upcoming.areas, 1, upcoming.resin);
+  const ledger = ledgerOf(upcoming);
   if (!ledger.ok) throw new Error('no ledger');
 
   it('counts film on the face by hand: 600 × 400 mm × 1.8 mm = 432 ml', () => {
@@ -162,6 +162,7 @@ describe('coats on the desk', () => {
         areas,
         piece: row,
         resin: coat.resin,
+        below: new Map(),
         format: METRIC,
       }).map((c) => `${c.verdict}: ${plain(c.title)}`);
     };
@@ -190,7 +191,7 @@ describe('coats on the desk', () => {
 });
 
 describe('the section drawing', () => {
-  const cut = { widthM: 0.6, leftSide: 3, rightSide: 1 };
+  const cut = { widthM: 0.6, fromM: -0.3, leftSide: 3, rightSide: 1 };
   const coats = [
     { id: 'a', thicknessM: 0.2e-3 },
     { id: 'b', thicknessM: 1.6e-3 },

@@ -100,6 +100,7 @@ describe('every word and pattern is there', () => {
       '340 × 540 mm',
       '140 × 162 mm',
       '500 × 700 mm',
+      '⌀ 220 mm',
     ]);
   });
 });
@@ -109,7 +110,7 @@ describe('explanations', () => {
   const coat = view?.upcoming;
   const top = view?.top;
   if (!view || !coat || !top) throw new Error('demo changed');
-  const ledger = ledgerOf(coat.coat, coat.areas, 1, coat.resin);
+  const ledger = ledgerOf(coat);
   const split = ledger.ok ? splitOf(ledger.value, coat.resin) : null;
   if (!ledger.ok || !split) throw new Error('no ledger');
   const all = [

@@ -6,7 +6,7 @@ import { isEdgeAngle, puddleHeight } from './puddle';
 export interface DomeOutline {
   readonly areaM2: number;
   readonly perimeterM: number;
-  /** Inner angles of its corners, rad; none for a smooth outline. */
+  /** Inner angles of its corners, rad; none for a smooth outline. Between them it may be straight or curved. */
   readonly cornersRad: readonly number[];
   /** Smooth holes. */
   readonly holes: number;
@@ -48,8 +48,11 @@ export function cornerTerm(angleRad: number): number {
 /** Mean of the linear dome over its height far from the rim. */
 function maskMean(outline: DomeOutline, lengthM: number): number {
   const { areaM2, perimeterM, cornersRad, holes } = outline;
+  // What the corners do not turn, the smooth stretches do: a half for each radian.
+  const turned = cornersRad.reduce((sum, b) => sum + Math.PI - b, 0);
   const corners =
-    (cornersRad.length > 0 ? cornersRad.reduce((sum, b) => sum + cornerTerm(b), 0) : Math.PI) -
+    cornersRad.reduce((sum, b) => sum + cornerTerm(b), 0) +
+    (2 * Math.PI - turned) / 2 -
     holes * Math.PI;
   return 1 - (lengthM * perimeterM) / areaM2 + (lengthM ** 2 * corners) / areaM2;
 }

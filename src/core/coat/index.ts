@@ -1,17 +1,44 @@
+export { coatLedger, DEFAULT_REST_S, type Ledger, type LedgerLine } from './ledger';
 export {
-  coatLedger,
   COUNT_LIMITS,
-  DEFAULT_REST_S,
+  LEDGER_LINES,
+  OVERRIDE_LIMITS_M3,
   RESERVE_LIMITS,
   THICKNESS_LIMITS_M,
-  type Ledger,
   type LedgerArea,
   type LedgerEdge,
   type LedgerInput,
-  type LedgerLine,
   type LedgerLineId,
+  type LedgerOverride,
   type ReserveSchool,
-} from './ledger';
-export { cupFilmVolume, CUP_FILM } from './cupFilm';
+} from './input';
+export { BELLY_MEAN_SHARE, WALL_ANGLE_RAD } from './rimLines';
+export { cupRest, CUP_DRAIN, GLOVE_AREA_M2, STICK_AREA_M2, type CupRest } from './cupFilm';
 export { ruleOfThumb, VOLUME_RULES, type VolumeRule } from './rulesOfThumb';
 export { sectionStack, type Lamina, type SectionCoat, type SectionStack } from './sectionStack';
+export { reliefHeights, reliefRoom, shareProud, tallestRelief, type ReliefHeights } from './relief';
+export { LOCK_LIFT_M, planLifts, type Lift, type LiftsInput } from './lifts';
+export { checkCoatOrder, type OrderedCoat } from './order';
+export { coatCost, type CoatCost, type CostInput, type ResinPrice } from './cost';
+export { leftOverPlan, type Filler, type LeftOverTake } from './leftOver';
+export { angleFor, domeOn, domeShape, type DomeOn, type DomeShape } from './domeShape';
+export {
+  INTENTS,
+  intentThickness,
+  LEAST_COVER_M,
+  RIM,
+  SKIN_M,
+  type Intent,
+  type IntentArea,
+  type IntentKind,
+} from './intent';
+export {
+  CELL_LIMITS,
+  filmField,
+  filmMap,
+  type FieldInput,
+  type FilmField,
+  type FilmMap,
+  type FilmOver,
+} from './thicknessMap';
+export { READY_PLANS, type ReadyCoat, type ReadyPlan } from './readyPlans';

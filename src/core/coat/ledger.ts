@@ -1,199 +1,92 @@
 import type { Explanation } from '../explain';
-import { drainedEdgeMean, fluidityLeft, type DoublingLaw } from '../film';
+import { drainedEdgeMean } from '../film';
 import { normalQuantile } from '../numeric';
-import { fail, ok, type Issue, type Result } from '../result';
-import { cupFilmVolume, CUP_FILM, STICK_AREA_M2 } from './cupFilm';
-
-/** One area under the coat; `count` alike. */
-export interface LedgerArea {
-  readonly name: string;
-  readonly areaM2: number;
-  readonly areaSigmaM2: number;
-  readonly count: number;
-  /** Each open stretch of edge: its unrolled area, m², and the height over which it drains, m. */
-  readonly openEdges: readonly LedgerEdge[];
-}
-
-export interface LedgerEdge {
-  readonly areaM2: number;
-  readonly heightM: number;
-}
-
-/** Schools of how much more than the sum to mix. */
-export type ReserveSchool =
-  | { readonly by: 'share'; readonly share: number }
-  | { readonly by: 'risk'; readonly confidence: number };
-
-export interface LedgerInput {
-  readonly areas: readonly LedgerArea[];
-  readonly thicknessM: number;
-  readonly densityKgM3: number;
-  readonly law: DoublingLaw;
-  /** Age of the mix when the edges are wetted, s. */
-  readonly restS: number;
-  readonly reserve: ReserveSchool;
-}
-
-export type LedgerLineId = 'face' | 'edges' | 'cup' | 'reserve';
+import { fail, ok, type Result } from '../result';
+import { BODY_LINES } from './bodyLines';
+import { CUP_DRAIN, cupRest } from './cupFilm';
+import { lineContext, type BodyLine, type LineContext } from './lineParts';
+import { inputIssues, type LedgerInput, type LedgerLineId, type LedgerOverride } from './input';
 
 export interface LedgerLine {
   readonly id: LedgerLineId;
   readonly volumeM3: number;
   readonly explanation: Explanation;
+  /** What the ledger had worked out, m³, where the user set the line. */
+  readonly computedM3?: number;
 }
 
 export interface Ledger {
   readonly lines: readonly LedgerLine[];
+  /** What lies on each area, m³: all pieces, cup and reserve left out. */
+  readonly byArea: readonly { readonly name: string; readonly volumeM3: number }[];
   /** Sum of all lines but the reserve, and its standard deviation, m³. */
   readonly neededM3: number;
   readonly sigmaM3: number;
   readonly totalM3: number;
   readonly totalKg: number;
+  /** Of the total: reserve, run-off, cup and tools, m³. */
+  readonly wasteM3: number;
   /** Chance that the total is enough, from the uncertainties of the lines. */
   readonly enough: number;
   readonly edgeFilmM: number;
 }
 
-/** How evenly a flood lies, share of its thickness, one standard deviation. Judgement, no source. */
-export const EVENNESS_SIGMA = 0.04;
-/** Drained edge film against truth: viscosity and doubling time from a sheet are ±30 %, the film goes with their root. */
-const EDGE_SIGMA = 0.15;
-/** Film thickness of one coat, m. Judgement, no source. */
-export const THICKNESS_LIMITS_M = { min: 2e-5, max: 0.05 } as const;
-export const RESERVE_LIMITS = {
-  share: { min: 0, max: 1 },
-  confidence: { min: 0.5, max: 0.999 },
-} as const;
-export const COUNT_LIMITS = { min: 1, max: 500 } as const;
 /** Time between mixing and wetting the edges when nothing else is known, s. Common practice, no source. */
 export const DEFAULT_REST_S = 10 * 60;
+/** How well a user knows a line that he sets, share of it. Judgement, no source. */
+const OVERRIDE_SIGMA = 0.05;
+const WASTE: readonly LedgerLineId[] = ['run-off', 'cup', 'reserve'];
 
-const outOfRange = (
-  path: (string | number)[],
-  value: unknown,
-  min: number,
-  max: number,
-): Issue => ({
-  code: 'out-of-range',
-  path,
-  value,
-  allowed: { min, max },
-});
-
-function inputIssues(input: LedgerInput): Issue[] {
-  const issues: Issue[] = [];
-  const check = (path: (string | number)[], value: number, min: number, max: number) => {
-    if (!(value >= min && value <= max)) issues.push(outOfRange(path, value, min, max));
+/** A line as the user set it; the sum of lines, their uncertainty and the reserve follow. */
+function withOverride(line: LedgerLine, overrides: readonly LedgerOverride[]): LedgerLine {
+  const own = overrides.find((o) => o.line === line.id);
+  if (!own) return line;
+  return {
+    id: line.id,
+    volumeM3: own.volumeM3,
+    computedM3: line.volumeM3,
+    explanation: {
+      title: line.explanation.title,
+      formula: 'your own value',
+      inputs: [
+        { label: 'set to', value: own.volumeM3, quantity: 'volume', source: 'chosen' },
+        { label: 'computed', value: line.volumeM3, quantity: 'volume', source: 'computed' },
+      ],
+      source: `Your reason: ${own.reason}`,
+      sigma: Math.abs(own.volumeM3) * OVERRIDE_SIGMA,
+    },
   };
-  if (input.areas.length === 0) issues.push({ code: 'required', path: ['areas'], value: [] });
-  input.areas.forEach((area, i) => {
-    check(['areas', i, 'areaM2'], area.areaM2, 1e-7, 100);
-    check(['areas', i, 'areaSigmaM2'], area.areaSigmaM2, 0, 100);
-    check(['areas', i, 'count'], area.count, COUNT_LIMITS.min, COUNT_LIMITS.max);
-    area.openEdges.forEach((edge, k) => {
-      check(['areas', i, 'openEdges', k, 'areaM2'], edge.areaM2, 0, 100);
-      check(['areas', i, 'openEdges', k, 'heightM'], edge.heightM, 0, 1);
-    });
-  });
-  check(['thicknessM'], input.thicknessM, THICKNESS_LIMITS_M.min, THICKNESS_LIMITS_M.max);
-  check(['densityKgM3'], input.densityKgM3, 700, 2500);
-  check(['law', 'viscosityPaS'], input.law.viscosityPaS, 0.01, 100);
-  check(['law', 'doublingS'], input.law.doublingS, 30, 86400);
-  check(['restS'], input.restS, 0, 86400);
-  const { reserve } = input;
-  if (reserve.by === 'share')
-    check(['reserve', 'share'], reserve.share, RESERVE_LIMITS.share.min, RESERVE_LIMITS.share.max);
-  else
-    check(
-      ['reserve', 'confidence'],
-      reserve.confidence,
-      RESERVE_LIMITS.confidence.min,
-      RESERVE_LIMITS.confidence.max,
-    );
-  return issues;
 }
 
-function faceLine({ areas, thicknessM }: LedgerInput): LedgerLine {
-  const areaM2 = areas.reduce((sum, a) => sum + a.areaM2 * a.count, 0);
+function bodyLine(body: BodyLine, c: LineContext): LedgerLine | null {
+  const parts = c.areas.map((a) => body.volume(a, c) * a.count);
+  const concerned = c.areas.filter((_, i) => parts[i] !== 0);
+  if (concerned.length === 0) return null;
+  const volumeM3 = parts.reduce((s, v) => s + v, 0);
   // The same rule reads every dimension of a set, so errors of pieces alike add up in full.
-  const areaSigma = Math.hypot(...areas.map((a) => a.areaSigmaM2 * a.count));
+  const measured =
+    body.id === 'face' || body.id === 'dome'
+      ? Math.hypot(...concerned.map((a) => a.areaSigmaM2 * a.count)) * c.thicknessM
+      : 0;
   return {
-    id: 'face',
-    volumeM3: areaM2 * thicknessM,
-    explanation: {
-      title: 'Film on the face',
-      formula: 'area × thickness',
-      inputs: [
-        { label: 'area, all pieces', value: areaM2, quantity: 'area', source: 'measured' },
-        { label: 'film thickness', value: thicknessM, quantity: 'film', source: 'chosen' },
-      ],
-      source: 'Geometry; evenness of a flood ±4 % is judgement, no source.',
-      sigma: Math.hypot(areaSigma * thicknessM, areaM2 * thicknessM * EVENNESS_SIGMA),
-    },
-  };
-}
-
-function edgesLine({
-  areas,
-  law,
-  restS,
-  densityKgM3,
-}: LedgerInput): LedgerLine & { filmM: number } {
-  const fluidity = fluidityLeft(law, restS);
-  const bands = areas.flatMap((a) =>
-    a.openEdges.map((edge) => ({
-      areaM2: edge.areaM2 * a.count,
-      filmM: drainedEdgeMean(edge.heightM, fluidity, densityKgM3),
-    })),
-  );
-  const areaM2 = bands.reduce((sum, b) => sum + b.areaM2, 0);
-  const volumeM3 = bands.reduce((sum, b) => sum + b.areaM2 * b.filmM, 0);
-  const filmM = areaM2 > 0 ? volumeM3 / areaM2 : 0;
-  return {
-    id: 'edges',
+    id: body.id,
     volumeM3,
-    filmM,
     explanation: {
-      title: 'Edges, as drained',
-      formula: 'edge area × ⅔ · √(H / (ρ g τ))',
-      inputs: [
-        { label: 'area of open edges', value: areaM2, quantity: 'area', source: 'measured' },
-        { label: 'mean film that stays', value: filmM, quantity: 'film', source: 'computed' },
-        { label: 'fluidity left, τ', value: fluidity, quantity: 'fluidity', source: 'computed' },
-        {
-          label: 'fresh viscosity',
-          value: law.viscosityPaS,
-          quantity: 'viscosity',
-          source: 'data sheet',
-        },
-        {
-          label: 'viscosity doubles in',
-          value: law.doublingS,
-          quantity: 'duration',
-          source: 'data sheet',
-        },
-        {
-          label: 'age of the mix at the edge',
-          value: restS,
-          quantity: 'duration',
-          source: 'rule of thumb',
-        },
-      ],
-      source: 'Jeffreys 1930 with the fluidity integral of a doubling law.',
-      sigma: volumeM3 * EDGE_SIGMA,
-      note: 'Only what still hangs there when the resin stops. What runs off and is not fed back is not counted.',
+      ...body.explain(concerned, c),
+      sigma: Math.hypot(measured, volumeM3 * body.sigmaShare),
     },
   };
 }
 
-function cupLine(netM3: number): LedgerLine {
-  const volumeM3 = cupFilmVolume(netM3);
+function cupLine(netM3: number, c: LineContext): LedgerLine {
+  const glove = c.areas.some((a) => a.openEdges.length > 0);
+  const { volumeM3, filmM, wettedM2 } = cupRest(netM3, c.law, c.restS, c.densityKgM3, glove);
   return {
     id: 'cup',
     volumeM3,
     explanation: {
-      title: 'Stays on cup and stick',
-      formula: '(5/4 · π · d² + stick) × film, d = ∛(4 V / π)',
+      title: glove ? 'Stays on cup, stick and glove' : 'Stays on cup and stick',
+      formula: '(5/4 · π · d² + tools) × ⅔ √(d η / (ρ g t)), d = ∛(4 V / π)',
       inputs: [
         {
           label: 'volume that leaves the cup, V',
@@ -201,22 +94,31 @@ function cupLine(netM3: number): LedgerLine {
           quantity: 'volume',
           source: 'computed',
         },
-        { label: 'wetted stick', value: STICK_AREA_M2, quantity: 'area', source: 'rule of thumb' },
+        { label: 'wetted in all', value: wettedM2, quantity: 'area', source: 'computed' },
+        { label: 'film that stays', value: filmM, quantity: 'film', source: 'computed' },
         {
-          label: 'film that stays',
-          value: CUP_FILM.filmM,
-          quantity: 'film',
+          label: 'held over the piece, t',
+          value: CUP_DRAIN.forS,
+          quantity: 'duration',
           source: 'rule of thumb',
         },
+        {
+          label: 'fresh viscosity',
+          value: c.law.viscosityPaS,
+          quantity: 'viscosity',
+          source: 'data sheet',
+        },
+        { label: 'age of the mix', value: c.restS, quantity: 'duration', source: 'rule of thumb' },
       ],
-      source: 'Wetted cup as tall as wide; wall film 0.1–0.3 mm. Common practice, no source.',
-      sigma: volumeM3 * CUP_FILM.sigmaShare,
+      source:
+        'Wetted cup as tall as wide, film as drained (Jeffreys 1930); 0.1–0.3 mm is common practice, no source.',
+      sigma: volumeM3 * CUP_DRAIN.sigmaShare,
     },
   };
 }
 
-function reserveLine(neededM3: number, sigmaM3: number, reserve: ReserveSchool): LedgerLine {
-  if (reserve.by === 'share') {
+function reserveLine(neededM3: number, sigmaM3: number, { reserve }: LedgerInput): LedgerLine {
+  if (reserve.by === 'share')
     return {
       id: 'reserve',
       volumeM3: neededM3 * reserve.share,
@@ -230,13 +132,13 @@ function reserveLine(neededM3: number, sigmaM3: number, reserve: ReserveSchool):
         source: 'School “a little over”: a fixed share. Common practice, no source.',
       },
     };
-  }
+  const z = normalQuantile(reserve.confidence);
   return {
     id: 'reserve',
-    volumeM3: normalQuantile(reserve.confidence) * sigmaM3,
+    volumeM3: z * sigmaM3,
     explanation: {
       title: 'Reserve',
-      formula: 'z(confidence) × √(sum of the lines’ variances)',
+      formula: 'z × uncertainty of the sum, z from the chance to have enough',
       inputs: [
         {
           label: 'sure not to run short',
@@ -263,30 +165,53 @@ function normalShareBelow(z: number): number {
   return (low + high) / 2;
 }
 
+/** Mean film on all open edges, m; 0 without any. */
+function meanEdgeFilm({ areas, fluidity, densityKgM3 }: LineContext): number {
+  const bands = areas.flatMap((a) => a.openEdges.map((e) => ({ ...e, count: a.count })));
+  const areaM2 = bands.reduce((s, e) => s + e.areaM2 * e.count, 0);
+  if (areaM2 === 0) return 0;
+  const film = (e: { heightM: number }) => drainedEdgeMean(e.heightM, fluidity, densityKgM3);
+  return bands.reduce((s, e) => s + e.areaM2 * e.count * film(e), 0) / areaM2;
+}
+
 /**
- * The volume ledger of a flood coat: every millilitre and why it is there.
- * @param input areas (m², m), film thickness (m, 20 µm to 50 mm), the mix (kg/m³, Pa s, s), reserve school
- * @returns lines, total in m³ and kg, uncertainty, or every fault with its path (`required`, `out-of-range`)
+ * The volume ledger of a coat: every millilitre and why it is there.
+ * @param input areas (m², m), film thickness (m, 20 µm to 50 mm), the mix (kg/m³, Pa s, s), reserve school, lines the user set
+ * @returns lines, total in m³ and kg, uncertainty, or every fault with its path: `required`, `out-of-range`,
+ *   `does-not-fit` where relief leaves the coat no room
  * Source: each line names its own. Lines are taken as independent.
  */
 export function coatLedger(input: LedgerInput): Result<Ledger> {
   const issues = inputIssues(input);
   if (issues.length > 0) return fail(...issues);
-  const face = faceLine(input);
-  const { filmM: edgeFilmM, ...edges } = edgesLine(input);
-  const cup = cupLine(face.volumeM3 + edges.volumeM3);
-  const base = edges.volumeM3 > 0 ? [face, edges, cup] : [face, cup];
-  const neededM3 = base.reduce((sum, line) => sum + line.volumeM3, 0);
+  const overrides = input.overrides ?? [];
+  const context = lineContext(input);
+  const body = BODY_LINES.map((line) => bodyLine(line, context))
+    .filter((line) => line !== null)
+    .map((line) => withOverride(line, overrides));
+  const netM3 = body.reduce((s, line) => s + line.volumeM3, 0);
+  if (!(netM3 > 0)) return fail({ code: 'does-not-fit', path: ['thicknessM'], value: netM3 });
+  const base = [...body, withOverride(cupLine(netM3, context), overrides)];
+  const neededM3 = base.reduce((s, line) => s + line.volumeM3, 0);
   const sigmaM3 = Math.hypot(...base.map((line) => line.explanation.sigma ?? 0));
-  const reserve = reserveLine(neededM3, sigmaM3, input.reserve);
+  const reserve = withOverride(reserveLine(neededM3, sigmaM3, input), overrides);
   const totalM3 = neededM3 + reserve.volumeM3;
+  if (!(totalM3 > 0)) return fail({ code: 'does-not-fit', path: ['overrides'], value: totalM3 });
+  const lines = [...base, reserve];
   return ok({
-    lines: [...base, reserve],
+    lines,
+    byArea: context.areas.map((a) => ({
+      name: a.name,
+      volumeM3: BODY_LINES.reduce((s, line) => s + line.volume(a, context), 0) * a.count,
+    })),
     neededM3,
     sigmaM3,
     totalM3,
     totalKg: totalM3 * input.densityKgM3,
+    wasteM3: lines
+      .filter((l) => WASTE.includes(l.id))
+      .reduce((s, l) => s + Math.max(0, l.volumeM3), 0),
     enough: normalShareBelow(reserve.volumeM3 / sigmaM3),
-    edgeFilmM,
+    edgeFilmM: meanEdgeFilm(context),
   });
 }

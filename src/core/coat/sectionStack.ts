@@ -28,6 +28,7 @@ const ROUND = [
  * Stacks coats on a substrate for a section drawing, all at one true relative scale.
  * @param coats from the substrate up, thickness m > 0
  * @param widthM width of the cut, m, > 0
+ * @param leastM height that fits in any case, m: relief may stand above the coats
  * @param room heights the drawing has for the coats, as a share of its width, > 0
  * @returns laminae and the largest round exaggeration that fits the room
  * @throws RangeError when width or room are not above zero
@@ -37,6 +38,7 @@ export function sectionStack(
   coats: readonly SectionCoat[],
   widthM: number,
   room: number,
+  leastM = 0,
 ): SectionStack {
   assert(widthM > 0 && room > 0, 'sectionStack', { widthM, room });
   let heightM = 0;
@@ -45,7 +47,8 @@ export function sectionStack(
     heightM += thicknessM;
     return { id, bottomM, topM: heightM };
   });
-  const fits = heightM > 0 ? (room * widthM) / heightM : 1;
+  const tall = Math.max(heightM, leastM);
+  const fits = tall > 0 ? (room * widthM) / tall : 1;
   const exaggeration = [...ROUND].reverse().find((n) => n <= fits) ?? 1;
   return { laminae, heightM, exaggeration };
 }

@@ -1,6 +1,7 @@
 import type { ValidationError } from 'joi';
 import type { Issue, IssueCode } from '../result';
-import { COMPUTATIONS, type ComputeName, type Computation } from './registry';
+import type { Computation } from './define';
+import { COMPUTATIONS, type ComputeName } from './registry';
 
 /** A fault as it leaves the program: with its path and a sentence for whoever called. */
 export interface Fault {

@@ -1,6 +1,4 @@
 import Joi from 'joi';
-import { capillaryLength, domeDisc } from '../capillary';
-import { coatLedger } from '../coat';
 import { readDxf, readSvg } from '../exchange';
 import { tiltDifference, tolerableSlope } from '../film';
 import {
@@ -27,41 +25,22 @@ import {
   type ResinSheet,
   type TemperatureStep,
 } from '../resin';
-import type { LedgerInput } from '../coat';
 import type { AirStep } from '../climate';
 import { dryTime, grits, sandingPlan, type Drying, type SandingInput } from '../prep';
 import { fail, ok, type Result } from '../result';
 import { measureTraced, viewOf, MEASURE_DEFAULTS, type Corners, type Reference } from '../trace';
+import { COAT_COMPUTATIONS } from './coats';
+import { define } from './define';
 import {
   historySchema,
   instant,
-  lawSchema,
   mixPartsSchema,
   number,
   point,
   positive,
-  reserveSchema,
   shapeSchema,
   sheetSchema,
 } from './schemas';
-
-/** A named computation: its input's schema and the pure function that does it. */
-export interface Computation<I, O> {
-  readonly schema: Joi.Schema<I>;
-  readonly run: (input: I) => Result<O>;
-}
-
-const define = <I, O>(schema: Joi.Schema<I>, run: (input: I) => Result<O>): Computation<I, O> => ({
-  schema,
-  run,
-});
-
-interface DomeInput {
-  readonly diameterM: number;
-  readonly angleRad: number;
-  readonly surfaceTension: number;
-  readonly densityKgM3: number;
-}
 
 interface DryingInput {
   readonly drying: Drying;
@@ -176,30 +155,7 @@ export const COMPUTATIONS = {
   readDxf: define(Joi.object<{ text: string }>({ text: Joi.string().required() }), ({ text }) =>
     readDxf(text),
   ),
-  coatLedger: define(
-    Joi.object<LedgerInput>({
-      areas: Joi.array()
-        .items(
-          Joi.object({
-            name: Joi.string().max(200).required(),
-            areaM2: number(),
-            areaSigmaM2: number(),
-            count: number().integer(),
-            openEdges: Joi.array()
-              .items(Joi.object({ areaM2: number(), heightM: number() }))
-              .max(60)
-              .required(),
-          }),
-        )
-        .required(),
-      thicknessM: number(),
-      densityKgM3: number(),
-      law: lawSchema,
-      restS: number(),
-      reserve: reserveSchema,
-    }),
-    coatLedger,
-  ),
+  ...COAT_COMPUTATIONS,
   splitMix: define(
     Joi.object<{ totalM3: number; parts: MixParts }>({ totalM3: number(), parts: mixPartsSchema }),
     ({ totalM3, parts }) => splitMix(totalM3, parts),
@@ -295,16 +251,6 @@ export const COMPUTATIONS = {
       bearsWater: Joi.boolean().strict().required(),
     }),
     (input) => ok(sandingPlan(input)),
-  ),
-  domeDisc: define(
-    Joi.object<DomeInput>({
-      diameterM: positive().max(10),
-      angleRad: positive().max(Math.PI / 2),
-      surfaceTension: positive().max(1),
-      densityKgM3: positive(),
-    }),
-    ({ diameterM, angleRad, surfaceTension, densityKgM3 }) =>
-      ok(domeDisc(diameterM, angleRad, capillaryLength(surfaceTension, densityKgM3))),
   ),
 } as const;
 

@@ -10,7 +10,7 @@ export {
 } from './shape';
 export { ellipsePerimeter } from './ellipsePerimeter';
 export { measureShape, RULE_SIGMA_M, type ShapeMeasure } from './measureShape';
-export { cutShape, type Cut } from './cutShape';
+export { CENTRE_CUT, cutShape, type Cut, type CutLine } from './cutShape';
 export { shapeBox, shapeSides } from './shapeSides';
 export type { Point } from './point';
 export {

@@ -2,11 +2,12 @@ import type { AnyTables, Migration } from './migration';
 import { v1 } from './v1';
 import { v2 } from './v2';
 import { v3 } from './v3';
+import { v4 } from './v4';
 
 export type { AnyTables, Migration };
 
 /** All steps in order, without gaps. */
-export const MIGRATIONS: readonly Migration[] = [v1, v2, v3];
+export const MIGRATIONS: readonly Migration[] = [v1, v2, v3, v4];
 export const SCHEMA_VERSION = MIGRATIONS.length;
 
 /** Names of the tables that a version has. */

@@ -34,19 +34,26 @@ export function plainArea(
   };
 }
 
-/** Area of a surveyed face and its edges, with the uncertainty of how it was measured. */
-export const measureArea = (area: Pick<Area, 'shape' | 'edges' | 'measured'>): FaceMeasure =>
-  measureFace(
-    area.shape,
-    area.edges,
-    area.measured.by === 'photo' ? area.measured.sigmaShare : null,
-  );
+const measures = new WeakMap<object, FaceMeasure>();
 
-/** An area as the volume ledger takes it: its face, and the edges that resin runs down. */
-export function ledgerArea(area: Area, count: number): LedgerArea {
+/** Area of a surveyed face and its edges, with the uncertainty of how it was measured; remembered with the row. */
+export function measureArea(area: Pick<Area, 'shape' | 'edges' | 'measured'>): FaceMeasure {
+  const known = measures.get(area);
+  if (known) return known;
+  const sigmaShare = area.measured.by === 'photo' ? area.measured.sigmaShare : null;
+  const measure = measureFace(area.shape, area.edges, sigmaShare);
+  measures.set(area, measure);
+  return measure;
+}
+
+/** An area as the volume ledger takes it: its face, the edges that resin runs down, and its walls. */
+export function ledgerArea(area: Area, count: number): LedgerArea & { readonly dammedM: number } {
   const { areaM2, areaSigmaM2, edges } = measureArea(area);
   const openEdges = edges
     .filter((_, i) => area.edges[i]?.kind === 'open')
     .map(({ bandM2, girthM }) => ({ areaM2: bandM2, heightM: girthM }));
-  return { name: area.name, areaM2, areaSigmaM2, count, openEdges };
+  const dammedM = edges
+    .filter((_, i) => area.edges[i]?.kind === 'dammed')
+    .reduce((sum, { lengthM }) => sum + lengthM, 0);
+  return { name: area.name, areaM2, areaSigmaM2, count, openEdges, dammedM };
 }

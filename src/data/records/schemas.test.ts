@@ -9,6 +9,7 @@ const rowsOf = (table: TableName): Row[] => (demo[table] ?? []) as Row[];
 
 /** Fields that may be null: nothing is known yet. */
 const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {
+  resins: ['price'],
   pieces: ['level'],
   sessions: ['endedMs'],
   batches: ['aKg', 'bKg', 'mixedMs', 'stirStartedMs', 'stirredMs', 'pouredMs', 'coveredMs'],

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { COUNT_LIMITS, THICKNESS_LIMITS_M } from '@/core/coat';
+import { COUNT_LIMITS } from '@/core/coat';
 import { point, reserveSchema, shapeSchema, sheetSchema } from '@/core/compute/schemas';
 import { HUMIDITY_LIMITS } from '@/core/climate';
 import { HALF_PLANE_SIDES } from '@/core/geometry';
@@ -12,6 +12,7 @@ import {
   TOOTH_SCHOOLS,
 } from '@/core/prep';
 import { ROOM_LIMITS_K } from '@/core/resin';
+import { intended, price } from './coatSchemas';
 import {
   AREA_KINDS,
   COAT_KINDS,
@@ -131,10 +132,12 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
     roomTemperatureK: roomTemperature(),
     reserve: reserveSchema,
     rule: Joi.valid('five', 'six').required(),
+    currency: Joi.string().trim().min(1).max(4).required(),
+    consumables: number().min(0).max(10_000),
     roomHumidity: humidity(),
     prep: Joi.object(schools).required().options({ presence: 'required' }),
   }),
-  resins: Joi.object({ id: id(), name: name(), note: text(2000), sheet: sheetSchema }),
+  resins: Joi.object({ id: id(), name: name(), note: text(2000), price, sheet: sheetSchema }),
   pieces: Joi.object({
     id: id(),
     name: name(),
@@ -148,6 +151,7 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
       .max(50)
       .required(),
     level,
+    bellyM: number().min(0).max(0.1),
     prep: Joi.object(schools).required(),
   }),
   areas: Joi.object({
@@ -197,7 +201,7 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
     kind: Joi.valid(...COAT_KINDS).required(),
     name: name(),
     resinId: id(),
-    thicknessM: number().min(THICKNESS_LIMITS_M.min).max(THICKNESS_LIMITS_M.max),
+    ...intended,
     restS: number().min(0).max(86400),
     reserve: reserveSchema,
     batchId: maybeId(),

@@ -1,4 +1,4 @@
-import type { ReserveSchool } from '@/core/coat';
+import type { Intent, LedgerOverride, ResinPrice, ReserveSchool } from '@/core/coat';
 import type { AirStep } from '@/core/climate';
 import type { EdgeProfile, HalfPlane, Point, Shape, Tilt } from '@/core/geometry';
 import type {
@@ -60,6 +60,8 @@ export interface Piece {
   /** Where hardware was, on the plan of the face, so that it goes back. */
   readonly marks: readonly HardwareMark[];
   readonly level: LevelReading | null;
+  /** How far the middle of a canvas hangs, m; 0 for all that is stiff. */
+  readonly bellyM: number;
   /** Schools of preparation that differ from the shop's. */
   readonly prep: Partial<PrepSchools>;
 }
@@ -132,6 +134,7 @@ export interface Resin {
   readonly id: Id<'resin'>;
   readonly name: string;
   readonly note: string;
+  readonly price: ResinPrice | null;
   readonly sheet: ResinSheet;
 }
 
@@ -144,7 +147,15 @@ export interface Coat {
   readonly kind: CoatKind;
   readonly name: string;
   readonly resinId: Id<'resin'>;
+  /** What the coat is to do; its thickness follows from that until it is poured. */
+  readonly intent: Intent;
   readonly thicknessM: number;
+  /** Share of its areas that it covers; a patch covers less than all. */
+  readonly coverage: number;
+  /** Lines of the ledger that the user set. */
+  readonly overrides: readonly LedgerOverride[];
+  /** Colours of an art coat and their shares of the mix; what is left is the clear ground. */
+  readonly colours: readonly { readonly name: string; readonly share: number }[];
   readonly restS: number;
   readonly reserve: ReserveSchool;
   readonly batchId: Id<'batch'> | null;
@@ -283,6 +294,9 @@ export interface Settings {
   readonly roomHumidity: number;
   readonly reserve: ReserveSchool;
   readonly rule: 'five' | 'six';
+  /** Sign of the shop’s own currency, and what cup, stick and gloves of a batch cost in it. */
+  readonly currency: string;
+  readonly consumables: number;
   readonly prep: PrepSchools;
 }
 
@@ -298,6 +312,8 @@ export const DEFAULT_SETTINGS: Settings = {
   roomHumidity: 0.5,
   reserve: { by: 'risk', confidence: 0.95 },
   rule: 'five',
+  currency: '£',
+  consumables: 1.2,
   prep: DEFAULT_SCHOOLS,
 };
 

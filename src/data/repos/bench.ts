@@ -1,4 +1,5 @@
 import type { ShopDb } from '../db';
+import { coatRows, pieceRows } from './coats';
 import {
   DEFAULT_SETTINGS,
   type Area,
@@ -24,6 +25,7 @@ export interface Survey {
   readonly use: Piece['use'];
   readonly marks: Piece['marks'];
   readonly level: Piece['level'];
+  readonly bellyM: number;
   /** At least the face. An id of null is a new area. */
   readonly areas: readonly SurveyedArea[];
 }
@@ -76,7 +78,7 @@ export function changeSurvey(
   survey: Survey,
   photos: readonly NewPhoto[] = [],
 ): Promise<void> {
-  return act(db, context, ['pieces', 'areas', 'coats', 'photos'], async (w) => {
+  return act(db, context, ['pieces', 'areas', 'coats', 'resins', 'photos'], async (w) => {
     const piece = await db.pieces.get(pieceId);
     if (!piece) throw new StaleActionError('This piece is no longer there.');
     const { areas, ...told } = survey;
@@ -92,6 +94,8 @@ export function changeSurvey(
     for (const row of areaRows(context, pieceId, areas)) await w.put('areas', row);
     const named = new Set(areas.flatMap(photosOf));
     await db.photos.bulkDelete(before.flatMap(photosOf).filter((id) => !named.has(id)));
+    const rows = await pieceRows(db, pieceId);
+    for (const row of coatRows(rows, rows.coats)) await w.put('coats', row);
     await w.log('piece changed', { pieceId, text: told.name });
   });
 }
@@ -99,67 +103,6 @@ export function changeSurvey(
 /** The pictures that an area was traced from. */
 const photosOf = ({ measured }: Pick<Area, 'measured'>): Id<'photo'>[] =>
   measured.by === 'photo' ? [measured.photoId, measured.planPhotoId] : [];
-
-/** Plans a coat on top of those there are. Returns its id. */
-export function planCoat(
-  db: ShopDb,
-  context: ActionContext,
-  plan: Omit<Coat, 'id' | 'order' | 'batchId' | 'pouredMs' | 'coveredMs' | 'history'>,
-): Promise<Id<'coat'>> {
-  return act(db, context, ['coats'], async (w) => {
-    const below = await db.coats.where('pieceId').equals(plan.pieceId).toArray();
-    const coat: Coat = {
-      ...plan,
-      id: context.newId(),
-      order: Math.max(0, ...below.map((c) => c.order)) + 1,
-      batchId: null,
-      pouredMs: null,
-      coveredMs: null,
-      history: [],
-    };
-    await w.put('coats', coat);
-    await w.log('coat planned', {
-      pieceId: plan.pieceId,
-      coatId: coat.id,
-      text: plan.name,
-      figures: { thicknessM: plan.thicknessM },
-    });
-    return coat.id;
-  });
-}
-
-/** Changes a coat that is still planned. */
-export function changeCoat(
-  db: ShopDb,
-  context: ActionContext,
-  coatId: Id<'coat'>,
-  change: Partial<Pick<Coat, 'thicknessM' | 'name' | 'reserve' | 'resinId' | 'restS' | 'kind'>>,
-): Promise<void> {
-  return act(db, context, ['coats'], async (w) => {
-    const coat = await db.coats.get(coatId);
-    if (!coat || coat.batchId !== null)
-      throw new StaleActionError('Only a planned coat can be changed.');
-    const next = { ...coat, ...change };
-    await w.put('coats', next);
-    await w.log('coat changed', {
-      pieceId: coat.pieceId,
-      coatId,
-      text: next.name,
-      figures: { thicknessM: next.thicknessM },
-    });
-  });
-}
-
-/** Takes a planned coat off the plan. */
-export function removeCoat(db: ShopDb, context: ActionContext, coatId: Id<'coat'>): Promise<void> {
-  return act(db, context, ['coats'], async (w) => {
-    const coat = await db.coats.get(coatId);
-    if (!coat || coat.batchId !== null)
-      throw new StaleActionError('Only a planned coat can be removed.');
-    await db.coats.delete(coatId);
-    await w.log('coat removed', { pieceId: coat.pieceId, text: coat.name });
-  });
-}
 
 /** The room around a curing coat is warmer or colder from an instant on; all its windows move. */
 export function noteTemperature(

@@ -2,7 +2,7 @@ import { coatHolds, laidMasks, piecePrep } from '../prep/prepFacts';
 import type { ShopDb } from '../db';
 import type { Coat } from '../records/types';
 import { contextAt, freshDb, makeReady, prepRows, shopWithCoat } from '../test/shop';
-import { changeCoat, planCoat } from './bench';
+import { changeCoat, planCoat } from './coats';
 import {
   addTask,
   choosePieceSchools,
@@ -109,7 +109,7 @@ describe('what happened to a task', () => {
   it('a coat that changes or goes does not drop what was done', async () => {
     const { db, coat } = await unprepared();
     await makeReady(db, coat, 5);
-    await changeCoat(db, contextAt(6), coat.id, { thicknessM: 2e-3 });
+    await changeCoat(db, contextAt(6), coat.id, { intent: { by: 'given', thicknessM: 2e-3 } });
     expect((await stateAt(db, coat, 6)).held).toEqual([]);
     await db.coats.delete(coat.id);
     const { plan } = await stateAt(db, coat, 7);
@@ -118,9 +118,7 @@ describe('what happened to a task', () => {
   it('a second coat asks for its own steps', async () => {
     const { db, coat } = await unprepared();
     await makeReady(db, coat, 5);
-    const { pieceId, areaIds, kind, resinId, thicknessM, restS, reserve } = coat;
-    const plan = { pieceId, areaIds, kind, resinId, thicknessM, restS, reserve };
-    const id = await planCoat(db, contextAt(6), { ...plan, name: 'Flood 2' });
+    const id = await planCoat(db, contextAt(6), { ...coat, name: 'Flood 2' });
     const second = await db.coats.get(id);
     if (!second) throw new Error('no coat');
     expect((await stateAt(db, second, 6)).held).toContain('wipe');

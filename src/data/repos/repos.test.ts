@@ -4,17 +4,15 @@ import { contextAt, freshDb, shopWithCoat, TEST_RESIN } from '../test/shop';
 import { InvalidRowError, act } from '../write';
 import type { ShopDb } from '../db';
 import {
-  changeCoat,
   noteDefect,
   noteTemperature,
-  planCoat,
-  removeCoat,
   repairDefect,
   saveResin,
   saveSettings,
   writeLogNote,
 } from './bench';
 import { DEFAULT_SETTINGS } from '../records/types';
+import { changeCoat, planCoat, removeCoat } from './coats';
 import {
   coverBatch,
   endStir,
@@ -187,14 +185,16 @@ describe('bench records', () => {
   it('a coat can be changed and removed while planned, not once it is mixed', async () => {
     const db = freshDb();
     const coat = await shopWithCoat(db);
-    await changeCoat(db, contextAt(3), coat.id, { thicknessM: 2e-3 });
+    await changeCoat(db, contextAt(3), coat.id, {
+      intent: { by: 'given', thicknessM: 2e-3 },
+    });
     expect(await db.coats.get(coat.id)).toMatchObject({ thicknessM: 2e-3 });
     const second = await planCoat(db, contextAt(4), { ...coat, name: 'Flood 2' });
     expect(await db.coats.get(second)).toMatchObject({ order: 2 });
     await removeCoat(db, contextAt(5), second);
     expect(await db.coats.count()).toBe(1);
     await started(db, coat);
-    await expect(changeCoat(db, contextAt(20), coat.id, { thicknessM: 1e-3 })).rejects.toThrow(
+    await expect(changeCoat(db, contextAt(20), coat.id, { name: 'Other' })).rejects.toThrow(
       'planned',
     );
     await expect(removeCoat(db, contextAt(20), coat.id)).rejects.toThrow('planned');

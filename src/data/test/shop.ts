@@ -4,7 +4,9 @@ import { createDb, type ShopDb } from '../db';
 import { coatHolds } from '../prep/prepFacts';
 import { DEFAULT_SETTINGS, type Coat, type Resin } from '../records/types';
 import { doTask } from '../repos/prep';
-import { addPiece, planCoat, saveResin } from '../repos/bench';
+import { addPiece, saveResin } from '../repos/bench';
+import { planCoat } from '../repos/coats';
+import { plainCoat } from '../records/coat';
 import type { ActionContext } from '../write';
 
 let serial = 0;
@@ -27,7 +29,13 @@ export function contextAt(minutes: number): ActionContext {
   };
 }
 
-export const TEST_RESIN: Resin = { id: 'resin-1', name: 'Test resin', note: '', sheet: TEST_SHEET };
+export const TEST_RESIN: Resin = {
+  id: 'resin-1',
+  name: 'Test resin',
+  note: '',
+  price: null,
+  sheet: TEST_SHEET,
+};
 
 /** A shop with a resin, a square piece and one planned flood coat. */
 export async function shopWithCoat(db: ShopDb): Promise<Coat> {
@@ -40,6 +48,7 @@ export async function shopWithCoat(db: ShopDb): Promise<Coat> {
     use: { hotCups: false, food: false, daylight: false },
     marks: [],
     level: null,
+    bellyM: 0,
     areas: [
       {
         id: null,
@@ -54,14 +63,11 @@ export async function shopWithCoat(db: ShopDb): Promise<Coat> {
   });
   const areas = await db.areas.where('pieceId').equals(pieceId).toArray();
   const coatId = await planCoat(db, contextAt(2), {
+    ...plainCoat(1.6e-3),
     pieceId,
     areaIds: areas.map((a) => a.id),
-    kind: 'flood',
     name: 'Flood 1',
     resinId: TEST_RESIN.id,
-    thicknessM: 1.6e-3,
-    restS: 600,
-    reserve: { by: 'risk', confidence: 0.95 },
   });
   const coat = await db.coats.get(coatId);
   if (!coat) throw new Error('no coat');

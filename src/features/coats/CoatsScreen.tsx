@@ -1,5 +1,5 @@
 'use client';
-import { Box, Flex, Grid } from '@chakra-ui/react';
+import { Flex, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { PieceView } from '@/features/common/coatView';
 import { PieceFrame } from '@/features/common/PieceFrame';
@@ -9,6 +9,7 @@ import { Panel } from '@/ui/Panel';
 import { CoatDesk } from './CoatDesk';
 import { CoatList } from './CoatList';
 import { PlanCoatForm } from './PlanCoatForm';
+import { ReadyPlans } from './ReadyPlans';
 
 function Desk({ view }: { view: PieceView }) {
   const [chosen, setChosen] = useState<string | null>(null);
@@ -34,18 +35,38 @@ function Desk({ view }: { view: PieceView }) {
           <SectionDrawing area={area} support={view.piece.support} laminae={[]} />
         </Panel>
         {plan}
+        <ReadyPlans view={view} onPlanned={setChosen} />
       </Grid>
     );
   return (
-    <CoatDesk key={selected.coat.id} view={view} area={area} selected={selected}>
-      <Flex gap="4" align="flex-start" wrap="wrap">
-        <Box flex="1 1 320px">
+    <CoatDesk
+      key={selected.coat.id}
+      view={view}
+      selected={selected}
+      onSelect={setChosen}
+      list={
+        <Flex direction="column" gap="3">
           <CoatList coats={view.coats} selectedId={selected.coat.id} onSelect={setChosen} />
-        </Box>
-        <Box flex="2 1 360px">
-          {planning ? plan : <Button onClick={() => setPlanning(true)}>Plan another coat</Button>}
-        </Box>
-      </Flex>
+          {!planning && (
+            <Button alignSelf="flex-start" onClick={() => setPlanning(true)}>
+              Plan another coat
+            </Button>
+          )}
+        </Flex>
+      }
+    >
+      {planning && (
+        <>
+          {plan}
+          <ReadyPlans
+            view={view}
+            onPlanned={(id) => {
+              setChosen(id);
+              setPlanning(false);
+            }}
+          />
+        </>
+      )}
     </CoatDesk>
   );
 }

@@ -1,19 +1,43 @@
 'use client';
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
-import { Beaker, PanelBottom, Sigma, SquareDashed, type LucideIcon } from 'lucide-react';
-import type { Ledger, LedgerLineId } from '@/core/coat';
+import {
+  ArrowDownToLine,
+  ArrowUpFromLine,
+  Beaker,
+  CornerRightDown,
+  Droplets,
+  Mountain,
+  PanelBottom,
+  Pencil,
+  Sigma,
+  Spline,
+  SquareDashed,
+  Sunrise,
+  TriangleRight,
+  type LucideIcon,
+} from 'lucide-react';
+import type { Ledger, LedgerLineId, LedgerOverride } from '@/core/coat';
 import type { MixSplit } from '@/core/resin';
 import { formatIn } from '@/core/units';
-import type { Resin } from '@/data/records/types';
+import type { Coat, Resin } from '@/data/records/types';
 import { Explained } from '@/features/common/Explained';
 import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { splitExplanation, totalExplanation } from '@/features/common/explanations';
+import { OverrideForm } from './OverrideForm';
 
 const LINE_ICON: Readonly<Record<LedgerLineId, LucideIcon>> = {
   face: SquareDashed,
+  dome: Sunrise,
+  relief: Mountain,
+  recess: ArrowDownToLine,
+  soak: Droplets,
+  meniscus: ArrowUpFromLine,
+  wedge: TriangleRight,
+  belly: Spline,
   edges: PanelBottom,
+  'run-off': CornerRightDown,
   cup: Beaker,
   reserve: Sigma,
 };
@@ -41,7 +65,9 @@ function Part({ name, split, resin }: { name: 'A' | 'B'; split: MixSplit; resin:
   );
 }
 
-function Lines({ ledger }: { ledger: Ledger }) {
+type OnSet = (line: LedgerLineId, override: LedgerOverride | null) => void;
+
+function Lines({ ledger, onSet }: { ledger: Ledger; onSet: OnSet | null }) {
   const { show } = useFormat();
   return (
     <chakra.table width="100%" mt="3">
@@ -54,11 +80,27 @@ function Lines({ ledger }: { ledger: Ledger }) {
               <chakra.th scope="row" textAlign="left" fontWeight="400" py="1.5">
                 <Flex gap="2" align="center">
                   <Icon size={16} strokeWidth={1.6} aria-hidden /> {line.explanation.title}
+                  {line.computedM3 !== undefined && (
+                    <Box as="span" fontSize="xs" color="amberDeep" whiteSpace="nowrap">
+                      <Box asChild display="inline" verticalAlign="-1px">
+                        <Pencil size={12} aria-hidden />
+                      </Box>{' '}
+                      set by you
+                    </Box>
+                  )}
                 </Flex>
               </chakra.th>
               <chakra.td textAlign="right">
-                <Explained explanation={line.explanation} quantity="volume">
-                  <Figure>+ {show(line.volumeM3, 'volume').text}</Figure>
+                <Explained
+                  explanation={line.explanation}
+                  quantity="volume"
+                  footer={
+                    onSet && <OverrideForm line={line} onSet={(own) => onSet(line.id, own)} />
+                  }
+                >
+                  <Figure whiteSpace="nowrap">
+                    {line.volumeM3 < 0 ? '−' : '+'} {show(Math.abs(line.volumeM3), 'volume').text}
+                  </Figure>
                 </Explained>
               </chakra.td>
             </chakra.tr>
@@ -77,16 +119,43 @@ function Lines({ ledger }: { ledger: Ledger }) {
   );
 }
 
+/** What lies on each area, and what each colour of an art coat takes. */
+function Shares({ ledger, colours }: { ledger: Ledger; colours: Coat['colours'] }) {
+  const { show } = useFormat();
+  const clear = 1 - colours.reduce((sum, c) => sum + c.share, 0);
+  const rows = [
+    ...(ledger.byArea.length > 1
+      ? ledger.byArea.map((a) => [`on ${a.name}`, a.volumeM3] as const)
+      : []),
+    ...(colours.length > 0 ? [['clear ground', clear * ledger.totalM3] as const] : []),
+    ...colours.map((c) => [c.name, c.share * ledger.totalM3] as const),
+  ];
+  if (rows.length === 0) return null;
+  return (
+    <Box as="ul" listStyleType="none" fontSize="sm" mt="2" aria-label="Shares of the coat">
+      {rows.map(([name, m3]) => (
+        <Flex as="li" key={name} justify="space-between">
+          <span>{name}</span>
+          <Figure>{show(m3, 'volume').text}</Figure>
+        </Flex>
+      ))}
+    </Box>
+  );
+}
+
 interface Props {
-  readonly name: string;
+  readonly coat: Pick<Coat, 'name' | 'colours'>;
   readonly ledger: Ledger;
   readonly split: MixSplit;
   readonly resin: Resin;
+  /** Sets a line by hand; null while the coat cannot be changed. */
+  readonly onSet: OnSet | null;
 }
 
 /** What a coat takes: the total, both parts, and every millilitre of it. */
-export function LedgerPanel({ name, ledger, split, resin }: Props) {
+export function LedgerPanel({ coat, ledger, split, resin, onSet }: Props) {
   const { show, units } = useFormat();
+  const { name } = coat;
   const total = show(ledger.totalM3, 'volume');
   const other =
     units === 'us' ? formatIn(ledger.totalM3, 'ml', 0) : formatIn(ledger.totalM3, 'fl oz', 1);
@@ -110,9 +179,10 @@ export function LedgerPanel({ name, ledger, split, resin }: Props) {
         <Part name="A" split={split} resin={resin} />
         <Part name="B" split={split} resin={resin} />
       </Grid>
-      <Lines ledger={ledger} />
+      <Lines ledger={ledger} onSet={onSet} />
+      <Shares ledger={ledger} colours={coat.colours} />
       <Box fontSize="xs" color="ink2" mt="1">
-        Every line opens to its formula, inputs and source.
+        Every line opens to its formula, inputs and source{onSet && ', and can be set by hand'}.
       </Box>
     </Panel>
   );

@@ -1,8 +1,13 @@
 'use client';
 import { Flex } from '@chakra-ui/react';
+import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState } from 'react';
+import type { Intent } from '@/core/coat';
+import type { Issue } from '@/core/result';
 import { editText, parseQuantity } from '@/core/units';
-import type { Coat, Resin } from '@/data/records/types';
+import type { CoatChange } from '@/data/repos/coats';
+import type { CoatView } from '@/features/common/coatView';
+import { FieldReader } from '@/features/common/fieldReader';
 import { issueText } from '@/features/common/issueText';
 import { reserveId, reserveOptions, reserveSchool } from '@/features/common/reserves';
 import { useFormat } from '@/features/common/useFormat';
@@ -10,55 +15,163 @@ import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
+import { IntentFields } from './IntentFields';
+import {
+  coloursText,
+  draftOfIntent,
+  intentIssueText,
+  readColours,
+  readIntent,
+  switchIntent,
+  type IntentDraft,
+} from './intents';
 
 interface Props {
-  readonly coat: Coat;
-  readonly resin: Resin;
-  readonly onSave: (change: Partial<Pick<Coat, 'thicknessM' | 'reserve'>>) => void;
+  readonly view: CoatView;
+  readonly intent: Intent;
+  /** What stands against the intention on this piece. */
+  readonly issue: Issue | null;
+  readonly places: { readonly lower: boolean; readonly higher: boolean };
+  readonly onSave: (change: CoatChange) => void;
+  readonly onMove: (by: 1 | -1) => void;
   readonly onRemove: () => void;
 }
 
-/** Thickness and reserve of a planned coat, typed. */
-export function PlannedControls({ coat, resin, onSave, onRemove }: Props) {
-  const format = useFormat();
-  const typed = editText(coat.thicknessM, format.typed('film'));
-  const [text, setText] = useState(typed);
+/** Text that follows what is stored, until it is typed into. */
+function useFollowing<T>(stored: T) {
+  const [value, setValue] = useState(stored);
+  const [seen, setSeen] = useState(JSON.stringify(stored));
   const [touched, setTouched] = useState(false);
-  const [seen, setSeen] = useState(typed);
   // The surface was dragged, or another tab changed the coat: the field follows.
-  if (seen !== typed) {
-    setSeen(typed);
-    setText(typed);
+  if (seen !== JSON.stringify(stored)) {
+    setSeen(JSON.stringify(stored));
+    setValue(stored);
+    setTouched(false);
   }
-  const limits = { min: resin.sheet.thinnestM, max: resin.sheet.thickestM };
-  const parsed = parseQuantity(text, 'film', format.typed('film'), limits);
-  const issue = parsed.ok ? undefined : parsed.issues[0];
-  const commit = () => {
-    setTouched(true);
-    if (parsed.ok && Math.abs(parsed.value - coat.thicknessM) > 1e-9)
-      onSave({ thicknessM: parsed.value });
+  return { value, setValue, touched, touch: () => setTouched(true) };
+}
+
+function IntentControl({
+  view,
+  intent,
+  issue,
+  onSave,
+}: Omit<Props, 'places' | 'onMove' | 'onRemove'>) {
+  const format = useFormat();
+  const { value: draft, setValue, touched, touch } = useFollowing(draftOfIntent(intent, format));
+  const { thinnestM: min, thickestM: max } = view.resin.sheet;
+  const read = (typed: IntentDraft) => {
+    const reader = new FieldReader<'value'>(format);
+    const found = readIntent(typed, reader, 'value');
+    if (
+      found.by === 'given' &&
+      reader.sound &&
+      !(found.thicknessM >= min && found.thicknessM <= max)
+    )
+      reader.issue(
+        'value',
+        { code: 'out-of-range', path: [], value: found.thicknessM, allowed: { min, max } },
+        'film',
+      );
+    return { found, error: reader.errors.value };
   };
+  const { error } = read(draft);
+  const save = (typed: IntentDraft) => {
+    const { found, error: wrong } = read(typed);
+    if (!wrong && JSON.stringify(found) !== JSON.stringify(intent)) onSave({ intent: found });
+  };
+  const standing = issue ? intentIssueText(issue, format) : undefined;
+  return (
+    <IntentFields
+      draft={draft}
+      error={(touched ? error : undefined) ?? standing}
+      onKind={(by) => {
+        const next = switchIntent(by, view.coat.thicknessM, format);
+        setValue(next);
+        save(next);
+      }}
+      onValue={(value) => setValue({ ...draft, value })}
+      onDone={() => {
+        touch();
+        save(draft);
+      }}
+    />
+  );
+}
+
+/** Share of its areas that a patch or an art coat covers, and the colours of the latter. */
+function PartControls({ view, onSave }: Pick<Props, 'view' | 'onSave'>) {
+  const format = useFormat();
+  const { coat } = view;
+  const coverage = useFollowing(editText(coat.coverage, '%'));
+  const colours = useFollowing(coloursText(coat.colours));
+  const parsed = parseQuantity(coverage.value, 'share', '%', { min: 0.01, max: 1 });
+  const issue = parsed.ok ? undefined : parsed.issues[0];
+  const shares = readColours(colours.value);
+  if (coat.kind !== 'patch' && coat.kind !== 'art') return null;
+  return (
+    <>
+      <TextField
+        label="Covers"
+        hint="Share of its areas"
+        value={coverage.value}
+        error={coverage.touched && issue ? issueText(issue, 'share', format) : undefined}
+        onChange={(e) => coverage.setValue(e.target.value)}
+        onBlur={() => {
+          coverage.touch();
+          if (parsed.ok && parsed.value !== coat.coverage) onSave({ coverage: parsed.value });
+        }}
+      />
+      {coat.kind === 'art' && (
+        <TextField
+          label="Colours and their shares"
+          hint="For example: teal 20 %, pearl 10 %. The rest is clear ground."
+          value={colours.value}
+          error={
+            colours.touched && !shares
+              ? 'Name and share of each, 100 % at most in all: teal 20 %, pearl 10 %.'
+              : undefined
+          }
+          onChange={(e) => colours.setValue(e.target.value)}
+          onBlur={() => {
+            colours.touch();
+            if (shares && JSON.stringify(shares) !== JSON.stringify(coat.colours))
+              onSave({ colours: shares });
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+/** What a planned coat is to do, its reserve and its place, typed and chosen. */
+export function PlannedControls({ view, places, onMove, onRemove, ...rest }: Props) {
   return (
     <Panel>
       <Flex direction="column" gap="3">
-        <TextField
-          label="Film thickness"
-          hint="Or drag the surface in the section; arrow keys work too"
-          value={text}
-          onChange={(e) => setText(e.target.value)}
-          onBlur={commit}
-          onKeyDown={(e) => e.key === 'Enter' && commit()}
-          error={touched && issue ? issueText(issue, 'film', format) : undefined}
-        />
+        <IntentControl view={view} {...rest} />
+        <PartControls view={view} onSave={rest.onSave} />
         <SelectField
           label="Reserve"
-          value={reserveId(coat.reserve)}
+          value={reserveId(view.coat.reserve)}
           options={reserveOptions}
-          onChange={(e) => onSave({ reserve: reserveSchool(e.target.value) })}
+          onChange={(e) => rest.onSave({ reserve: reserveSchool(e.target.value) })}
         />
-        <Button variant="quiet" size="sm" alignSelf="flex-start" onClick={onRemove}>
-          Take this coat off the plan
-        </Button>
+        <Flex gap="2" wrap="wrap" align="center">
+          {places.higher && (
+            <Button size="sm" onClick={() => onMove(1)}>
+              <ArrowUp size={15} aria-hidden /> Lay it higher
+            </Button>
+          )}
+          {places.lower && (
+            <Button size="sm" onClick={() => onMove(-1)}>
+              <ArrowDown size={15} aria-hidden /> Lay it lower
+            </Button>
+          )}
+          <Button variant="quiet" size="sm" onClick={onRemove}>
+            Take this coat off the plan
+          </Button>
+        </Flex>
       </Flex>
     </Panel>
   );

@@ -1,10 +1,4 @@
-import {
-  angleForMean,
-  capillaryLength,
-  domeMean,
-  SURFACE_TENSION,
-  type DomeOutline,
-} from '@/core/capillary';
+import { SURFACE_TENSION } from '@/core/capillary';
 import {
   drainedEdgeMean,
   fluidityLeft,
@@ -13,14 +7,13 @@ import {
   trappedBubble,
   waveLeft,
 } from '@/core/film';
-import { measureShape, shapeBox, steepest, type Shape } from '@/core/geometry';
+import { shapeBox, steepest } from '@/core/geometry';
 import { mixDensity } from '@/core/resin';
-import { edgeKindsOf, type Area, type Coat, type Piece, type Resin } from '@/data/records/types';
+import type { Area, Coat, Piece, Resin } from '@/data/records/types';
 import type { Format } from '@/features/common/useFormat';
 import type { Check } from './model';
+import { domeCheck, edgeCheck, reliefCheck } from './rimChecks';
 
-/** Angles between which an open edge neither lets go nor draws back, rad. Planning range, from memory. */
-const HOLDS = { fromRad: Math.PI / 6, toRad: Math.PI / 3 } as const;
 /** A wave as long as a palm: shorter ones level sooner. */
 const WAVE_M = 0.1;
 /** Share of it that may stay unseen, and the bubble that an eye finds, m. Judgement, no source. */
@@ -33,129 +26,18 @@ const LEVEL_SHARE = 0.1;
 const HIDES_M = 60e-6;
 const GRAINED: readonly Piece['support'][] = ['bare wood', 'paper on board'];
 
-/** Corners that a shape keeps sharp; smooth ones count as none. */
-function outlineOf(shape: Shape): DomeOutline {
-  const { areaM2, perimeterM } = measureShape(shape);
-  const sides = shape.kind === 'rectangle' ? 4 : shape.kind === 'regularPolygon' ? shape.sides : 0;
-  const corner = (Math.PI * (sides - 2)) / sides;
-  return {
-    areaM2,
-    perimeterM,
-    cornersRad: Array.from({ length: sides }, () => corner),
-    holes: shape.keepBare?.length ?? 0,
-  };
-}
-
-interface Given {
+export interface Given {
   readonly coat: Coat;
   readonly areas: readonly Area[];
   readonly piece: Piece;
   readonly resin: Resin;
+  /** Resin below the coat on each area, m. */
+  readonly below: ReadonlyMap<string, number>;
   readonly format: Format;
 }
 
-const film = (value: number, label: string, source: 'chosen' | 'computed' = 'computed') =>
+export const film = (value: number, label: string, source: 'chosen' | 'computed' = 'computed') =>
   ({ label, value, quantity: 'film', source }) as const;
-
-/** Whether open edges hold the film, and what runs off. */
-function edgeCheck({ coat, areas, piece, resin, format }: Given): Check[] {
-  const open = areas.find((a) => a.kind === 'face' && edgeKindsOf(a).includes('open'));
-  if (!open) return [];
-  const outline = outlineOf(open.shape);
-  const length = capillaryLength(SURFACE_TENSION, mixDensity(resin.sheet));
-  const [low, high] = [
-    domeMean(outline, HOLDS.fromRad, length),
-    domeMean(outline, HOLDS.toRad, length),
-  ];
-  const t = coat.thicknessM;
-  const off = Math.max(0, t - high) * outline.areaM2 * piece.count;
-  const show = (m: number) => format.show(m, 'film').text;
-  const title =
-    t < low
-      ? 'Draws back at open edges'
-      : off > 0
-        ? `${format.show(off, 'volume').text} run off open edges`
-        : 'Open edges hold it';
-  return [
-    {
-      verdict: t < low || off > 0 ? 'watch' : 'fine',
-      title,
-      detail: `they hold ${show(low)} to ${show(high)} on this outline`,
-      quantity: 'film',
-      explanation: {
-        title: 'Film that open edges hold',
-        formula: '2 lc sin(θ/2) · (1 − (1 − m) cos(θ/2)), θ from 30° to 60°',
-        inputs: [
-          film(t, 'film', 'chosen'),
-          film(length, 'capillary length, lc = √(γ / ρ g)'),
-          film(low, 'at 30°: thinner draws back'),
-          film(high, 'at 60°: thicker runs off'),
-          {
-            label: 'area of the face',
-            value: outline.areaM2,
-            quantity: 'area',
-            source: 'measured',
-          },
-        ],
-        source:
-          'Capillary statics with the balance of forces; surface tension 0.040 N/m ± 12 % and the angles are from memory.',
-        note: 'Draughts, dust and a rounded edge lower it; a taped wall holds more.',
-      },
-    },
-  ];
-}
-
-/** Whether a film that ends in a dome all round stays on its face, and what it would take to spill. */
-function domeCheck({ coat, areas, piece, resin, format }: Given): Check[] {
-  const face = areas.find(
-    (a) => a.kind === 'face' && edgeKindsOf(a).every((kind) => kind === 'doming'),
-  );
-  if (!face) return [];
-  const outline = outlineOf(face.shape);
-  const length = capillaryLength(SURFACE_TENSION, mixDensity(resin.sheet));
-  const [safe, greatest] = [
-    domeMean(outline, HOLDS.toRad, length),
-    domeMean(outline, Math.PI / 2, length),
-  ];
-  const t = coat.thicknessM;
-  const angle = angleForMean(outline, t, length);
-  const room = (safe - t) * outline.areaM2;
-  const grams = format.scale(Math.abs(room) * mixDensity(resin.sheet)).text;
-  const rim = angle === null ? '' : `rim at ${format.show(angle, 'angle', 0).text}; `;
-  return [
-    {
-      verdict: angle === null ? 'stop' : room < 0 ? 'watch' : 'fine',
-      title:
-        angle === null ? 'The dome spills' : room < 0 ? 'Dome close to spilling' : 'The dome holds',
-      detail:
-        room >= 0
-          ? `${rim}${grams} a piece to spare`
-          : `${rim}${grams} a piece over what is safe, ${format.show(safe, 'film').text}`,
-      quantity: 'film',
-      explanation: {
-        title: 'Dome on this outline',
-        formula:
-          'mean = 2 lc sin(θ/2)/g · (1 − (1 − m) cos(θ/2)), turned round for the angle θ of the rim',
-        inputs: [
-          film(t, 'mean film', 'chosen'),
-          film(length, 'capillary length, lc = √(γ / ρ g)'),
-          film(safe, 'safe, at 60°'),
-          film(greatest, 'greatest, at 90°'),
-          {
-            label: 'area of one face',
-            value: outline.areaM2,
-            quantity: 'area',
-            source: 'measured',
-          },
-          { label: 'pieces', value: piece.count, quantity: 'number', source: 'chosen' },
-        ],
-        source:
-          'Capillary statics with the balance of forces; surface tension 0.040 N/m ± 12 % and the safe angle are from memory.',
-        note: 'A nick, a dusty or a rounded edge lets go sooner.',
-      },
-    },
-  ];
-}
 
 function waveCheck({ coat, resin, format }: Given, fluidity: number): Check {
   const left = waveLeft(
@@ -282,6 +164,7 @@ export function filmChecks(given: Given): Check[] {
   return [
     ...edgeCheck(given),
     ...domeCheck(given),
+    ...reliefCheck(given),
     ...levelCheck(given),
     ...drainCheck(given, fluidity),
     waveCheck(given, fluidity),

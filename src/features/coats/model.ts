@@ -8,26 +8,48 @@ import {
   type MixSplit,
 } from '@/core/resin';
 import type { Quantity } from '@/core/units';
-import type { Coat, CoatKind, Resin, Settings } from '@/data/records/types';
+import { plainCoat } from '@/data/records/coat';
+import { thicknessOf } from '@/data/records/coatFacts';
+import type { Area, Coat, CoatKind, Resin, Settings } from '@/data/records/types';
+import type { NewCoat } from '@/data/repos/coats';
+import type { CoatView, PieceView } from '@/features/common/coatView';
 import { spanText } from '@/features/common/clockText';
 import { scaleExplanation, workingExplanation } from '@/features/common/explanations';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { FormRead } from '@/features/common/formErrors';
 import type { Format } from '@/features/common/useFormat';
+import { intentIssueText, readIntent, type IntentDraft } from './intents';
 
 /** What is typed when a coat is planned. */
 export interface CoatDraft {
-  name: string;
-  kind: CoatKind;
-  resinId: string;
-  thickness: string;
+  readonly name: string;
+  readonly kind: CoatKind;
+  readonly resinId: string;
+  readonly areaIds: readonly string[];
+  readonly intent: IntentDraft;
 }
 
-export type PlannedCoat = Pick<Coat, 'name' | 'kind' | 'resinId' | 'thicknessM'>;
+export type PlannedCoat = Omit<NewCoat, 'pieceId' | 'reserve'>;
 
-/** Reads the form of a new coat; its thickness must lie within what the resin's sheet allows. */
+/** A name that tells a new coat from those there are. */
+export function coatName(kind: CoatKind, coats: readonly CoatView[]): string {
+  const alike = coats.filter((c) => c.coat.kind === kind).length;
+  const word = kind[0]?.toUpperCase() + kind.slice(1);
+  return kind === 'flood' || alike > 0 ? `${word} ${alike + 1}` : word;
+}
+
+/** Where a coat of a kind goes when nothing else is said; a face stands in for what there is not. */
+export function defaultAreas(kind: CoatKind, areas: readonly Area[]): string[] {
+  const wanted = kind === 'fill' ? 'recess' : kind === 'back' ? 'back' : 'face';
+  const of = (k: Area['kind']) => areas.filter((a) => a.kind === k);
+  const found = [of(wanted), of('face'), areas].find((list) => list.length > 0) ?? [];
+  return found.map((a) => a.id);
+}
+
+/** Reads the form of a new coat; its thickness must lie within what the resin's sheet allows in one lift. */
 export function readCoat(
   draft: CoatDraft,
+  { areas, coats }: Pick<PieceView, 'areas' | 'coats'>,
   resins: readonly Resin[],
   format: Format,
 ): FormRead<CoatDraft, PlannedCoat> {
@@ -35,12 +57,30 @@ export function readCoat(
   const name = reader.text('name', draft.name, 120);
   const resin = resins.find((r) => r.id === draft.resinId);
   if (!resin) reader.errors.resinId = 'Choose a resin.';
-  const thicknessM = reader.quantity('thickness', draft.thickness, 'film', {
-    min: resin?.sheet.thinnestM ?? 0,
-    max: resin?.sheet.thickestM ?? Infinity,
-  });
-  if (!reader.sound) return { ok: false, errors: reader.errors };
-  return { ok: true, value: { name, kind: draft.kind, resinId: draft.resinId, thicknessM } };
+  if (draft.areaIds.length === 0) reader.errors.areaIds = 'Choose at least one area.';
+  const intent = readIntent(draft.intent, reader, 'intent');
+  if (!resin || !reader.sound) return { ok: false, errors: reader.errors };
+  const { kind, resinId, areaIds } = draft;
+  const order = Math.max(0, ...coats.map((c) => c.coat.order)) + 1;
+  const laid = coats.map((c) => c.coat);
+  const found = thicknessOf({ kind, areaIds, order, intent }, areas, laid, resin.sheet);
+  const { thinnestM: min, thickestM: max } = resin.sheet;
+  if (!found.ok) {
+    const [issue] = found.issues;
+    reader.errors.intent = issue ? intentIssueText(issue, format) : 'Not possible here.';
+    return { ok: false, errors: reader.errors };
+  }
+  // Relief that is buried goes in lifts, so only a thickness of one's own is held to one lift.
+  if (intent.by === 'given' && !(found.value >= min && found.value <= max)) {
+    reader.issue(
+      'intent',
+      { code: 'out-of-range', path: [], value: found.value, allowed: { min, max } },
+      'film',
+    );
+    return { ok: false, errors: reader.errors };
+  }
+  const plan = { ...plainCoat(found.value), name, kind, resinId, areaIds, intent };
+  return { ok: true, value: plan };
 }
 
 export interface Check {
@@ -62,14 +102,19 @@ export function coatChecks(
 ): Check[] {
   const { sheet } = resin;
   const film = (m: number) => format.show(m, 'film').text;
-  const within = coat.thicknessM >= sheet.thinnestM && coat.thicknessM <= sheet.thickestM;
+  const thin = coat.thicknessM < sheet.thinnestM;
+  const within = !thin && coat.thicknessM <= sheet.thickestM;
   const scaleError = scaleRatioError(split.aKg, split.bKg, settings.scaleDigitKg);
   const smallest = smallestBatchKg(sheet, settings.scaleDigitKg);
   const workingS = workingTime(sheet, split.totalKg, settings.roomTemperatureK);
   return [
     {
-      verdict: within ? 'fine' : 'stop',
-      title: within ? 'Within the sheet’s limits' : 'Outside the sheet’s limits',
+      verdict: within ? 'fine' : thin ? 'watch' : 'stop',
+      title: within
+        ? 'Within the sheet’s limits'
+        : thin
+          ? 'Thinner than the sheet’s lift'
+          : 'Thicker than one lift may be',
       detail: `one lift ${film(sheet.thinnestM)} to ${film(sheet.thickestM)}`,
       quantity: 'film',
       explanation: {
@@ -80,7 +125,8 @@ export function coatChecks(
           { label: 'thinnest', value: sheet.thinnestM, quantity: 'film', source: 'data sheet' },
           { label: 'thickest', value: sheet.thickestM, quantity: 'film', source: 'data sheet' },
         ],
-        source: 'The resin’s data sheet. Thicker than it allows heats itself.',
+        source:
+          'The resin’s data sheet. Thicker than it allows heats itself; thinner is for brushing, not for a flood.',
       },
     },
     {

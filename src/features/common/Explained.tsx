@@ -10,6 +10,8 @@ interface Props {
   readonly explanation: Explanation;
   /** Kind of the explained number, for its uncertainty. */
   readonly quantity: Quantity;
+  /** What can be done about the number, below its source. */
+  readonly footer?: ReactNode;
   readonly children: ReactNode;
 }
 
@@ -58,7 +60,7 @@ function Trigger({ title, ...rest }: { title: string } & HTMLChakraProps<'button
   );
 }
 
-function Opened({ explanation, quantity }: Omit<Props, 'children'>) {
+function Opened({ explanation, quantity, footer }: Omit<Props, 'children'>) {
   const { show } = useFormat();
   const { title, formula, source, sigma, note } = explanation;
   return (
@@ -85,6 +87,7 @@ function Opened({ explanation, quantity }: Omit<Props, 'children'>) {
           <Box fontSize="xs" color="ink2" mt="2">
             Source: {source}
           </Box>
+          {footer}
         </Popover.Body>
       </Popover.Content>
     </Popover.Positioner>
@@ -92,7 +95,7 @@ function Opened({ explanation, quantity }: Omit<Props, 'children'>) {
 }
 
 /** A number that opens to its formula, inputs, source and uncertainty. */
-export function Explained({ explanation, quantity, children }: Props) {
+export function Explained({ explanation, quantity, footer, children }: Props) {
   const [wanted, setWanted] = useState(false);
   const { title } = explanation;
   // A screen holds dozens of these: the popover is made when it is first asked for.
@@ -113,7 +116,7 @@ export function Explained({ explanation, quantity, children }: Props) {
         <Trigger title={title}>{children}</Trigger>
       </Popover.Trigger>
       <Portal>
-        <Opened explanation={explanation} quantity={quantity} />
+        <Opened explanation={explanation} quantity={quantity} footer={footer} />
       </Portal>
     </Popover.Root>
   );

@@ -1,9 +1,9 @@
-import { coatLedger, type Ledger } from '@/core/coat';
+import { coatLedger, type Ledger, type LedgerInput } from '@/core/coat';
 import type { Explanation } from '@/core/explain';
-import { coatClock, mixDensity, type CoatClock, type CoatState } from '@/core/resin';
+import { coatClock, type CoatClock, type CoatState } from '@/core/resin';
 import type { Result } from '@/core/result';
 import type { Shop } from '@/data/hooks';
-import { ledgerArea } from '@/data/records/area';
+import { ledgerInput } from '@/data/records/coatFacts';
 import {
   AREA_KINDS,
   type Area,
@@ -18,6 +18,12 @@ export interface CoatView {
   readonly coat: Coat;
   readonly piece: Piece;
   readonly areas: readonly Area[];
+  /** All areas and all coats of the piece: what the coat lies on and beside. */
+  readonly around: {
+    readonly areas: readonly Area[];
+    readonly coats: readonly Coat[];
+    readonly sealed: ReadonlySet<string>;
+  };
   readonly resin: Resin;
   readonly batch: Batch | null;
   readonly state: CoatState;
@@ -36,7 +42,20 @@ export interface PieceView {
   readonly openDefects: number;
 }
 
-function viewCoat(coat: Coat, shop: Shop, nowMs: number): CoatView | null {
+/** Areas whose pores Prepare has closed. */
+const sealedAreas = (shop: Shop, pieceId: string): Set<string> =>
+  new Set(
+    shop.tasks
+      .filter((t) => t.pieceId === pieceId && t.rule === 'seal' && t.state === 'done')
+      .flatMap((t) => t.scope),
+  );
+
+function viewCoat(
+  coat: Coat,
+  shop: Shop,
+  nowMs: number,
+  around: CoatView['around'],
+): CoatView | null {
   const piece = shop.pieces.find((p) => p.id === coat.pieceId);
   const resin = shop.resins.find((r) => r.id === coat.resinId);
   if (!piece || !resin) return null;
@@ -46,8 +65,8 @@ function viewCoat(coat: Coat, shop: Shop, nowMs: number): CoatView | null {
       ? null
       : coatClock({ pouredMs: coat.pouredMs, nowMs, history: coat.history, sheet: resin.sheet });
   const state = clock?.state ?? (batch?.mixedMs ? 'mixed' : 'planned');
-  const areas = areasOf(shop, coat.pieceId).filter((a) => coat.areaIds.includes(a.id));
-  return { coat, piece, areas, resin, batch, state, clock };
+  const areas = around.areas.filter((a) => coat.areaIds.includes(a.id));
+  return { coat, piece, areas, around, resin, batch, state, clock };
 }
 
 /** The areas of a piece, its face first. */
@@ -60,12 +79,16 @@ export function areasOf(shop: Pick<Shop, 'areas'>, pieceId: string): Area[] {
 
 /** Every piece with its coats at one instant, in the order they came to the bench. */
 export function pieceViews(shop: Shop, nowMs: number): PieceView[] {
-  const coats = shop.coats.map((c) => viewCoat(c, shop, nowMs)).filter((v) => v !== null);
   return shop.pieces.map((piece) => {
-    const own = coats.filter((v) => v.piece.id === piece.id);
+    const areas = areasOf(shop, piece.id);
+    const coats = shop.coats
+      .filter((c) => c.pieceId === piece.id)
+      .sort((a, b) => a.order - b.order);
+    const around = { areas, coats, sealed: sealedAreas(shop, piece.id) };
+    const own = coats.map((c) => viewCoat(c, shop, nowMs, around)).filter((v) => v !== null);
     return {
       piece,
-      areas: areasOf(shop, piece.id),
+      areas,
       coats: own,
       top: own.findLast((v) => v.clock !== null) ?? null,
       upcoming: own.find((v) => v.clock === null) ?? null,
@@ -75,22 +98,20 @@ export function pieceViews(shop: Shop, nowMs: number): PieceView[] {
   });
 }
 
-/** The volume ledger of a coat on its areas, for all pieces of the set. */
-export function ledgerOf(
-  coat: Pick<Coat, 'thicknessM' | 'restS' | 'reserve'>,
-  areas: readonly Area[],
-  count: number,
-  resin: Resin,
-): Result<Ledger> {
-  return coatLedger({
-    areas: areas.map((area) => ledgerArea(area, count)),
-    thicknessM: coat.thicknessM,
-    densityKgM3: mixDensity(resin.sheet),
-    law: resin.sheet,
-    restS: coat.restS,
-    reserve: coat.reserve,
+/** What the ledger of a coat is made from; `change` is what the user is trying out. */
+export const ledgerInputOf = (view: CoatView, change: Partial<Coat> = {}): LedgerInput =>
+  ledgerInput({
+    coat: { ...view.coat, ...change },
+    piece: view.piece,
+    areas: view.around.areas,
+    coats: view.around.coats,
+    resin: view.resin,
+    sealed: view.around.sealed,
   });
-}
+
+/** The volume ledger of a coat on its areas, for all pieces of the set. */
+export const ledgerOf = (view: CoatView, change: Partial<Coat> = {}): Result<Ledger> =>
+  coatLedger(ledgerInputOf(view, change));
 
 /** How a clock time of a coat is worked out. */
 export function clockExplanation(

@@ -42,6 +42,7 @@ function Group({ title, children }: { title: string; children: React.ReactNode }
 }
 
 function Fields({ form }: { form: UseFormReturn<SheetDraft> }) {
+  const { settings } = useShop();
   const { register, formState } = form;
   const bind = (field: SheetField) => ({
     ...register(field),
@@ -66,6 +67,19 @@ function Fields({ form }: { form: UseFormReturn<SheetDraft> }) {
           {...bind('densityA')}
         />
         <TextField label="Density of B" {...bind('densityB')} />
+        <TextField
+          label="Price of the mix"
+          hint={`${settings.currency}, A and B together; empty when not known`}
+          {...bind('price')}
+        />
+        <SelectField
+          label="Price is for"
+          options={[
+            ['kg', 'a kilogram'],
+            ['l', 'a litre'],
+          ]}
+          {...register('per')}
+        />
       </Group>
       <Group title="Flow and limits">
         <TextField label="Fresh viscosity" {...bind('viscosity')} />

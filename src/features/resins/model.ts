@@ -19,6 +19,8 @@ export type SheetDraft = {
   by: 'volume' | 'mass';
   a: string;
   b: string;
+  price: string;
+  per: 'kg' | 'l';
   densityA: string;
   densityB: string;
   viscosity: string;
@@ -58,6 +60,8 @@ export const TYPICAL: SheetDraft = {
   by: 'volume',
   a: '1',
   b: '1',
+  price: '',
+  per: 'kg',
   densityA: '',
   densityB: '',
   viscosity: '1 Pa·s',
@@ -81,7 +85,7 @@ export const TYPICAL: SheetDraft = {
 
 const hours = (s: number): string => editText(s, s >= 7200 ? 'h' : 'min');
 
-export function draftOfResin({ name, note, sheet }: Resin, format: Format): SheetDraft {
+export function draftOfResin({ name, note, price, sheet }: Resin, format: Format): SheetDraft {
   const film = (m: number) => editText(m, format.typed('film'));
   const times = Object.fromEntries(
     TIME_FIELDS.map(([key]) => [key, hours(sheet.times[key])]),
@@ -93,6 +97,8 @@ export function draftOfResin({ name, note, sheet }: Resin, format: Format): Shee
     by: sheet.ratio.by,
     a: String(sheet.ratio.a),
     b: String(sheet.ratio.b),
+    price: price ? String(price.amount) : '',
+    per: price?.per ?? 'kg',
     densityA: editText(sheet.densityAKgM3, 'g/ml'),
     densityB: editText(sheet.densityBKgM3, 'g/ml'),
     viscosity: editText(sheet.viscosityPaS, 'Pa·s'),
@@ -128,6 +134,10 @@ export function readSheet(
   const reader = new FieldReader<SheetField>(format);
   const name = reader.text('name', draft.name, 120);
   const positive = { min: 1e-9 };
+  const price =
+    draft.price.trim() === ''
+      ? null
+      : { amount: reader.plain('price', draft.price, 0, 100_000), per: draft.per };
   const sheet: ResinSheet = {
     ratio: {
       by: draft.by,
@@ -161,5 +171,5 @@ export function readSheet(
       }
   }
   if (!reader.sound) return { ok: false, errors: reader.errors };
-  return { ok: true, value: { name, note: draft.note.trim(), sheet } };
+  return { ok: true, value: { name, note: draft.note.trim(), price, sheet } };
 }

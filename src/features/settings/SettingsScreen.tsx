@@ -29,6 +29,32 @@ function SchoolSelects({ register }: { register: UseFormRegister<SettingsDraft> 
   ));
 }
 
+/** What costs are counted in. */
+function MoneyFields({
+  register,
+  error,
+}: {
+  register: UseFormRegister<SettingsDraft>;
+  error: (field: keyof SettingsDraft) => string | undefined;
+}) {
+  return (
+    <>
+      <TextField
+        label="Currency"
+        hint="Its sign or letters; costs are shown in it"
+        error={error('currency')}
+        {...register('currency')}
+      />
+      <TextField
+        label="Consumables of a batch"
+        hint="Cups, sticks and gloves, in that currency"
+        error={error('consumables')}
+        {...register('consumables')}
+      />
+    </>
+  );
+}
+
 function SettingsForm({ saved, onSaved }: { saved: boolean; onSaved: (saved: boolean) => void }) {
   const { settings } = useShop();
   const act = useAct();
@@ -114,6 +140,7 @@ function SettingsForm({ saved, onSaved }: { saved: boolean; onSaved: (saved: boo
           ]}
           {...register('rule')}
         />
+        <MoneyFields register={register} error={error} />
         <SchoolSelects register={register} />
       </Grid>
       <Flex gap="4" align="center" mt="5">

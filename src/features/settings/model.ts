@@ -18,6 +18,8 @@ export interface SettingsDraft {
   person: string;
   reserve: string;
   rule: 'five' | 'six';
+  currency: string;
+  consumables: string;
   humidity: string;
   prep: PrepSchools;
 }
@@ -44,6 +46,8 @@ export function draftOfSettings(settings: Settings, format: Format): SettingsDra
     person: settings.person,
     reserve: reserveId(settings.reserve),
     rule: settings.rule,
+    currency: settings.currency,
+    consumables: String(settings.consumables),
     humidity: editText(settings.roomHumidity, '%'),
     prep: settings.prep,
   };
@@ -63,6 +67,8 @@ export function readSettings(
   else if (opensMin !== null && closesMin <= opensMin)
     reader.errors.closes = 'Must be later than it opens.';
   if (draft.person.trim().length > 60) reader.errors.person = 'At most 60 characters.';
+  const currency = reader.text('currency', draft.currency, 4);
+  const consumables = reader.plain('consumables', draft.consumables, 0, 10_000);
   const scaleDigitKg = reader.quantity('scaleDigit', draft.scaleDigit, 'mass', {
     min: 1e-6,
     max: 0.1,
@@ -86,6 +92,8 @@ export function readSettings(
       person: draft.person.trim(),
       reserve: reserveSchool(draft.reserve),
       rule,
+      currency,
+      consumables,
       prep: draft.prep,
     },
   };

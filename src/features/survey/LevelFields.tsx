@@ -221,6 +221,16 @@ export function LevelFields() {
       {sound && box && <Verdict lengthM={Math.max(box.widthM, box.heightM)} reading={reading} />}
       {sound && <Lifts tilt={reading.tilt} />}
       {!sound && <Lifts tilt={{ alongX: 0, alongY: 0 }} />}
+      {draft.support === 'canvas' && (
+        <TextField
+          label="Belly of the canvas"
+          hint="How far the middle hangs under a straight edge; 0 when it is supported from the back"
+          value={draft.belly}
+          error={errors['belly']}
+          onChange={(e) => edit((d) => ({ ...d, belly: e.target.value }), 'belly')}
+          onBlur={rest}
+        />
+      )}
       <Box fontFamily="heading" fontWeight="600" mt="1">
         Hardware marks
       </Box>

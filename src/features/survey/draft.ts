@@ -104,6 +104,7 @@ export interface SurveyDraft {
   readonly use: Piece['use'];
   readonly marks: readonly HardwareMark[];
   readonly level: LevelDraft;
+  readonly belly: string;
   readonly areas: readonly AreaDraft[];
 }
 
@@ -158,6 +159,7 @@ export function emptyDraft(format: Format): SurveyDraft {
       readMs: 0,
       props: [],
     },
+    belly: '0',
     areas: [emptyArea(format)],
   };
 }
@@ -238,6 +240,7 @@ export function draftOf(piece: Piece, areas: readonly Area[], format: Format): S
     note: piece.note,
     use: piece.use,
     marks: piece.marks,
+    belly: editText(piece.bellyM, format.typed('length')),
     level: level
       ? {
           ...base.level,

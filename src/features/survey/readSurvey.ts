@@ -226,12 +226,17 @@ export function readSurvey(draft: SurveyDraft, format: Format): SurveyRead {
     return read;
   });
   const level = readLevel(draft.level, reader);
+  // What cannot hang has no belly, whatever was typed before the support was changed.
+  const bellyM =
+    draft.support === 'canvas'
+      ? reader.quantity('belly', draft.belly, 'length', { min: 0, max: 0.1 })
+      : 0;
   const known = areas.filter((a) => a !== null);
   if (!reader.sound || known.length !== areas.length)
     return { ok: false, errors: reader.errors as Record<string, string> };
   const { support, note, use, marks } = draft;
   const told = { name, count, support, note: note.trim(), use };
-  return { ok: true, value: centred({ ...told, marks, level, areas: known }) };
+  return { ok: true, value: centred({ ...told, marks, level, bellyM, areas: known }) };
 }
 
 /**

@@ -167,7 +167,7 @@ function coatToDo(shop: Shop, view: PieceView, nowMs: number, format: Format): T
   const { piece, top, upcoming } = view;
   if (!upcoming || upcoming.batch || view.openDefects > 0) return [];
   if (holdsOf(shop, piece, upcoming.coat.id, nowMs).length > 0) return [];
-  const ledger = ledgerOf(upcoming.coat, upcoming.areas, piece.count, upcoming.resin);
+  const ledger = ledgerOf(upcoming);
   const volume = ledger.ok ? format.show(ledger.value.totalM3, 'volume').text : '';
   const base = {
     key: `${piece.id}-coat`,

@@ -2,6 +2,6 @@ import { ledgerOf, type CoatView } from '@/features/common/coatView';
 
 /** What the ledger of a coat asks for, m³. */
 export const volumeOf = (view: CoatView): number => {
-  const ledger = ledgerOf(view.coat, view.areas, view.piece.count, view.resin);
+  const ledger = ledgerOf(view);
   return ledger.ok ? ledger.value.totalM3 : 0;
 };

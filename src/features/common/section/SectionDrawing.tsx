@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { cutShape } from '@/core/geometry';
+import { CENTRE_CUT, cutShape, type CutLine } from '@/core/geometry';
 import { INCH_M } from '@/core/units';
 import type { CoatState } from '@/core/resin';
 import { edgeHeightOf, edgeKindsOf, type Area, type Support } from '@/data/records/types';
@@ -9,7 +9,7 @@ import { STATE_FILL, STATE_WORDS } from '../stateWords';
 import { useFormat } from '../useFormat';
 import { Dimensions } from './Dimensions';
 import { Handle } from './Handle';
-import { layoutSection, scaleBarM, SECTION, type SectionLayout } from './layout';
+import { layoutSection, scaleBarM, SECTION, wallPath, type SectionLayout } from './layout';
 import { SvgText } from '@/ui/SvgText';
 
 export interface SectionLamina {
@@ -23,6 +23,8 @@ interface Props {
   readonly area: Area;
   readonly support: Support;
   readonly laminae: readonly SectionLamina[];
+  /** Where the section is cut on the plan; through the centre when left out. */
+  readonly line?: CutLine;
   /** The lamina whose surface can be dragged. */
   readonly editable?: {
     readonly id: string;
@@ -61,7 +63,9 @@ function Substrate({
         {support}
       </SvgText>
       <SvgText x={x1 + 34} y={base + 52} size={13} fill="var(--bm-colors-ink2)" family="mono">
-        {show(edgeHeightOf(area), 'length').text} edge
+        {area.kind === 'recess'
+          ? `recess, ${show(area.depthM, 'film').text}`
+          : `${show(edgeHeightOf(area), 'length').text} edge`}
       </SvgText>
     </g>
   );
@@ -92,11 +96,92 @@ function ScaleBar({ layout, widthM }: { layout: SectionLayout; widthM: number })
   );
 }
 
+/** Relief on the substrate and walls of tape at dammed ends. */
+function Standing({ layout, taped }: { layout: SectionLayout; taped: boolean }) {
+  const topPx = Math.min(SECTION.base - 24, ...layout.laminae.map((l) => l.topPx));
+  const walls = [wallPath(layout.left, 'left', topPx), wallPath(layout.right, 'right', topPx)];
+  return (
+    <g>
+      {layout.reliefPath && (
+        <path
+          d={layout.reliefPath}
+          fill="var(--bm-colors-ink3)"
+          fillOpacity="0.55"
+          stroke="var(--bm-colors-ink)"
+          strokeWidth="0.8"
+        />
+      )}
+      {walls.map(
+        (d, i) =>
+          d && (
+            <path
+              key={i}
+              d={d}
+              fill={taped ? 'var(--bm-colors-verdigris)' : 'var(--bm-colors-amber-pale)'}
+              stroke="var(--bm-colors-ink)"
+            />
+          ),
+      )}
+    </g>
+  );
+}
+
+/** Name and state of each lamina that is tall enough, over what stands in it. */
+function Names({ layout, laminae }: { layout: SectionLayout; laminae: readonly SectionLamina[] }) {
+  return layout.laminae.map((lamina, i) => {
+    const { state, name } = laminae[i] ?? { state: 'planned' as const, name: '' };
+    if (lamina.bottomPx - lamina.topPx < 20) return null;
+    const over = layout.reliefPath !== '' || state === 'leathery' || state === 'recoat open';
+    return (
+      <SvgText
+        key={lamina.id}
+        x={layout.x0 + 14}
+        y={(lamina.topPx + lamina.bottomPx) / 2 + 5}
+        size={14}
+        weight={600}
+        fill={state === 'wet' && !over ? 'var(--bm-colors-ink)' : 'var(--bm-colors-amber-deep)'}
+        paintOrder="stroke"
+        stroke={over ? 'var(--bm-colors-card)' : 'none'}
+        strokeWidth="4"
+      >
+        {`${name} · ${STATE_WORDS[state]}`}
+      </SvgText>
+    );
+  });
+}
+
+/** What the drawing is: exaggeration, cut, and what stands in it. */
+function Caption({ layout, line }: { layout: SectionLayout; line: CutLine }) {
+  const { show } = useFormat();
+  const where =
+    line.atM === 0
+      ? 'cut through the centre'
+      : `cut ${show(Math.abs(line.atM), 'length').text} ${
+          line.along === 'x'
+            ? line.atM > 0
+              ? 'behind'
+              : 'before'
+            : line.atM > 0
+              ? 'right of'
+              : 'left of'
+        } the centre`;
+  return (
+    <>
+      <SvgText x="0" y="18" size={16} weight={600} family="heading" fill="var(--bm-colors-ink)">
+        Section A–A
+      </SvgText>
+      <SvgText x="96" y="18" size={14} fill="var(--bm-colors-ink2)">
+        {`film heights × ${layout.exaggeration} · substrate cut off below · ${where}`}
+      </SvgText>
+    </>
+  );
+}
+
 /** The piece cut through: substrate hatched, each coat at its true relative thickness, the newest on top. */
-export function SectionDrawing({ area, support, laminae, editable }: Props) {
+export function SectionDrawing({ area, support, laminae, line = CENTRE_CUT, editable }: Props) {
   const [frozen, setFrozen] = useState<number | null>(null);
-  const cut = cutShape(area.shape);
-  const layout = layoutSection(laminae, cut, edgeKindsOf(area), frozen);
+  const cut = cutShape(area.shape, line);
+  const layout = layoutSection(laminae, cut, edgeKindsOf(area), frozen, area.relief);
   const dragged = laminae.find((l) => l.id === editable?.id);
   const drawn = layout.laminae.find((l) => l.id === editable?.id);
   const told = laminae.map((l) => `${l.name}: ${STATE_WORDS[l.state]}`).join('; ');
@@ -107,44 +192,23 @@ export function SectionDrawing({ area, support, laminae, editable }: Props) {
       role="group"
       aria-label={`Section, heights enlarged ${layout.exaggeration} times. ${told || 'No coat yet.'}`}
     >
-      <SvgText x="0" y="18" size={16} weight={600} family="heading" fill="var(--bm-colors-ink)">
-        Section A–A
-      </SvgText>
-      <SvgText x="96" y="18" size={14} fill="var(--bm-colors-ink2)">
-        {`film heights × ${layout.exaggeration} · substrate cut off below · cut through the centre`}
-      </SvgText>
+      <Caption layout={layout} line={line} />
       {layout.laminae.map((lamina, i) => {
-        const { state, name } = laminae[i] ?? { state: 'planned' as const, name: '' };
+        const { state } = laminae[i] ?? { state: 'planned' as const };
         const planned = state === 'planned';
-        const tall = lamina.bottomPx - lamina.topPx;
         return (
-          <g key={lamina.id}>
-            <path
-              d={lamina.path}
-              fill={planned ? 'var(--bm-colors-amber-wash)' : STATE_FILL[state]}
-              stroke={planned ? 'var(--bm-colors-amber)' : 'var(--bm-colors-amber-deep)'}
-              strokeWidth={planned ? 2 : 1}
-              strokeDasharray={planned ? '6 4' : undefined}
-            />
-            {tall >= 20 && (
-              <SvgText
-                x={layout.x0 + 14}
-                y={(lamina.topPx + lamina.bottomPx) / 2 + 5}
-                size={14}
-                weight={600}
-                fill={state === 'wet' ? 'var(--bm-colors-ink)' : 'var(--bm-colors-amber-deep)'}
-                paintOrder="stroke"
-                stroke={
-                  state === 'leathery' || state === 'recoat open' ? 'var(--bm-colors-card)' : 'none'
-                }
-                strokeWidth="4"
-              >
-                {`${name} · ${STATE_WORDS[state]}`}
-              </SvgText>
-            )}
-          </g>
+          <path
+            key={lamina.id}
+            d={lamina.path}
+            fill={planned ? 'var(--bm-colors-amber-wash)' : STATE_FILL[state]}
+            stroke={planned ? 'var(--bm-colors-amber)' : 'var(--bm-colors-amber-deep)'}
+            strokeWidth={planned ? 2 : 1}
+            strokeDasharray={planned ? '6 4' : undefined}
+          />
         );
       })}
+      <Standing layout={layout} taped={area.kind !== 'recess'} />
+      <Names layout={layout} laminae={laminae} />
       <Substrate layout={layout} area={area} support={support} />
       <Dimensions layout={layout} laminae={laminae} editableId={editable?.id} />
       <ScaleBar layout={layout} widthM={cut.widthM} />

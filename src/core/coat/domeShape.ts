@@ -1,0 +1,94 @@
+import { domeDisc, domeMean, puddleHeight, type DomeOutline } from '../capillary';
+import { measureShape, shapeSides, type Point, type Shape } from '../geometry';
+import { assert } from '../result';
+
+/** An outline as domes see it. */
+export interface DomeShape extends DomeOutline {
+  /** Diameter where it is a plain disc, m: then domes are exact. */
+  readonly discM: number | null;
+}
+
+/** Turn between two stretches from which on a corner counts as sharp, rad. Judgement, no source. */
+const SHARP_RAD = 0.2;
+
+const turn = (a: Point, b: Point, c: Point): number => {
+  const [ux, uy, vx, vy] = [b[0] - a[0], b[1] - a[1], c[0] - b[0], c[1] - b[1]];
+  return Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy);
+};
+
+/**
+ * What an outline comes to for a dome: area without bare parts, length of all rims, sharp corners.
+ * @param shape lengths in m @returns m², m, rad
+ * Source: corners from the directions in which drawn stretches meet.
+ */
+export function domeShape(shape: Shape): DomeShape {
+  const { areaM2, perimeterM } = measureShape(shape);
+  const sides = shapeSides(shape);
+  const cornersRad = sides.flatMap((side, i) => {
+    const next = sides[(i + 1) % sides.length] ?? side;
+    const [a, b, c] = [side.at(-2), side.at(-1), next[1]];
+    if (!a || !b || !c) return [];
+    const turned = turn(a, b, c);
+    return Math.abs(turned) > SHARP_RAD ? [Math.min(6, Math.max(0.1, Math.PI - turned))] : [];
+  });
+  const holes = shape.keepBare?.length ?? 0;
+  const discM = shape.kind === 'disc' && holes === 0 ? shape.diameterM : null;
+  return { areaM2, perimeterM, cornersRad, holes, discM };
+}
+
+export interface DomeOn {
+  readonly centreM: number;
+  readonly meanM: number;
+  readonly volumeM3: number;
+}
+
+const known = new Map<string, DomeOn>();
+
+/**
+ * The dome that an outline carries at an angle of its rim: exact on a disc, closed form on any other.
+ * @param shape of the outline @param angleRad 0…π/2 @param lengthM capillary length, m
+ * @returns height in the middle and mean, m, and volume, m³
+ * Source: `domeDisc` and `domeMean`; away from curved rims the middle is as high as a puddle.
+ */
+export function domeOn(shape: DomeShape, angleRad: number, lengthM: number): DomeOn {
+  if (shape.discM === null) {
+    const meanM = domeMean(shape, angleRad, lengthM);
+    const centreM = Math.max(meanM, puddleHeight(angleRad, lengthM));
+    return { centreM, meanM, volumeM3: meanM * shape.areaM2 };
+  }
+  const key = `${shape.discM} ${angleRad} ${lengthM}`;
+  const found = known.get(key);
+  if (found) return found;
+  const { centreM, meanM, amount } = domeDisc(shape.discM, angleRad, lengthM);
+  const dome = { centreM, meanM, volumeM3: amount };
+  if (known.size > 500) known.clear();
+  known.set(key, dome);
+  return dome;
+}
+
+/**
+ * Angle at which a dome has a height in its middle, or a mean.
+ * @param wantedM m, > 0 @returns rad, or null where even an upright rim does not hold it
+ * Source: false position on `domeOn`, which grows with the angle.
+ */
+export function angleFor(
+  shape: DomeShape,
+  which: 'centreM' | 'meanM',
+  wantedM: number,
+  lengthM: number,
+): number | null {
+  assert(wantedM > 0, 'angleFor', wantedM);
+  const miss = (angle: number) => domeOn(shape, angle, lengthM)[which] - wantedM;
+  let [low, high] = [1e-3, Math.PI / 2];
+  let [atLow, atHigh] = [miss(low), miss(high)];
+  if (atHigh < 0) return null;
+  if (atLow > 0) return low;
+  for (let i = 0; i < 60; i += 1) {
+    const angle = (low * atHigh - high * atLow) / (atHigh - atLow);
+    const at = miss(angle);
+    if (Math.abs(at) < 1e-7 * wantedM) return angle;
+    if (at > 0) [high, atHigh, atLow] = [angle, at, atLow / 2];
+    else [low, atLow, atHigh] = [angle, at, atHigh / 2];
+  }
+  return (low + high) / 2;
+}

@@ -1,0 +1,143 @@
+import type { DoublingLaw } from '../film';
+import type { Issue } from '../result';
+import type { ReliefHeights } from './relief';
+
+/** One area under the coat; `count` alike. What is left out is not there. */
+export interface LedgerArea {
+  readonly name: string;
+  readonly areaM2: number;
+  readonly areaSigmaM2: number;
+  readonly count: number;
+  /** Each open stretch of edge: its unrolled area, m², and the height over which it drains, m. */
+  readonly openEdges: readonly LedgerEdge[];
+  /** Greatest mean film that its open edges hold, m. */
+  readonly holdsM?: number;
+  /** It is a recess itself: the film fills it. */
+  readonly recess?: boolean;
+  /** All its edges end in a dome: the film is its mean. */
+  readonly domed?: boolean;
+  /** Length of edge with a wall, m. */
+  readonly dammedM?: number;
+  /** Resin that lies under the coat already, m. */
+  readonly belowM?: number;
+  readonly relief?: readonly ReliefHeights[];
+  /** What a ground drinks, m (m³ for each m²). */
+  readonly soakM?: number;
+  /** Recesses that the coat runs into, with the depth that is still open, m. */
+  readonly pits?: readonly { readonly areaM2: number; readonly depthM: number }[];
+  /** Longest run, m, and rise over run of the propped piece. */
+  readonly wedge?: { readonly lengthM: number; readonly slope: number };
+  /** How far the middle of a canvas hangs, m. */
+  readonly bellyM?: number;
+}
+export interface LedgerEdge {
+  readonly areaM2: number;
+  readonly heightM: number;
+}
+
+/** Schools of how much more than the sum to mix. */
+export type ReserveSchool =
+  | { readonly by: 'share'; readonly share: number }
+  | { readonly by: 'risk'; readonly confidence: number };
+
+/** A line that the user knows better, and why. */
+export interface LedgerOverride {
+  readonly line: LedgerLineId;
+  readonly volumeM3: number;
+  readonly reason: string;
+}
+
+export interface LedgerInput {
+  readonly areas: readonly LedgerArea[];
+  readonly thicknessM: number;
+  readonly densityKgM3: number;
+  readonly law: DoublingLaw;
+  /** Age of the mix when the edges are wetted, s. */
+  readonly restS: number;
+  readonly reserve: ReserveSchool;
+  /** Only the edges are wetted. */
+  readonly edgesOnly?: boolean;
+  /** Share of its areas that the coat covers, 0…1; a patch covers less than all. */
+  readonly coverage?: number;
+  readonly overrides?: readonly LedgerOverride[];
+}
+
+export const LEDGER_LINES = [
+  'face',
+  'dome',
+  'relief',
+  'recess',
+  'soak',
+  'meniscus',
+  'wedge',
+  'belly',
+  'edges',
+  'run-off',
+  'cup',
+  'reserve',
+] as const;
+export type LedgerLineId = (typeof LEDGER_LINES)[number];
+
+/** Film thickness of one coat, m. Judgement, no source. */
+export const THICKNESS_LIMITS_M = { min: 2e-5, max: 0.05 } as const;
+export const RESERVE_LIMITS = {
+  share: { min: 0, max: 1 },
+  confidence: { min: 0.5, max: 0.999 },
+} as const;
+export const COUNT_LIMITS = { min: 1, max: 500 } as const;
+/** Volume that a line may be set to, m³. Judgement, no source. */
+export const OVERRIDE_LIMITS_M3 = { min: -0.1, max: 0.1 } as const;
+
+type Path = (string | number)[];
+
+/** Every fault of a ledger’s input, with its path. */
+export function inputIssues(input: LedgerInput): Issue[] {
+  const issues: Issue[] = [];
+  const check = (path: Path, value: number, min: number, max: number) => {
+    if (!(value >= min && value <= max))
+      issues.push({ code: 'out-of-range', path, value, allowed: { min, max } });
+  };
+  if (input.areas.length === 0) issues.push({ code: 'required', path: ['areas'], value: [] });
+  input.areas.forEach((area, i) => {
+    const at = (name: string): Path => ['areas', i, name];
+    check(at('areaM2'), area.areaM2, 1e-7, 100);
+    check(at('areaSigmaM2'), area.areaSigmaM2, 0, 100);
+    check(at('count'), area.count, COUNT_LIMITS.min, COUNT_LIMITS.max);
+    check(at('holdsM'), area.holdsM ?? 0, 0, 1);
+    check(at('dammedM'), area.dammedM ?? 0, 0, 100);
+    check(at('belowM'), area.belowM ?? 0, 0, 1);
+    check(at('soakM'), area.soakM ?? 0, 0, 0.01);
+    check(at('bellyM'), area.bellyM ?? 0, 0, 0.1);
+    area.openEdges.forEach((edge, k) => {
+      check([...at('openEdges'), k, 'areaM2'], edge.areaM2, 0, 100);
+      check([...at('openEdges'), k, 'heightM'], edge.heightM, 0, 1);
+    });
+    area.relief?.forEach((relief, k) => {
+      check([...at('relief'), k, 'share'], relief.share, 0, 1);
+      check([...at('relief'), k, 'meanM'], relief.meanM, 0, relief.greatestM);
+    });
+    area.pits?.forEach((pit, k) => {
+      check([...at('pits'), k, 'areaM2'], pit.areaM2, 0, area.areaM2);
+      check([...at('pits'), k, 'depthM'], pit.depthM, 0, 1);
+    });
+    check([...at('wedge'), 'slope'], area.wedge?.slope ?? 0, 0, 1);
+    check([...at('wedge'), 'lengthM'], area.wedge?.lengthM ?? 1, 1e-4, 20);
+  });
+  check(['thicknessM'], input.thicknessM, THICKNESS_LIMITS_M.min, THICKNESS_LIMITS_M.max);
+  check(['densityKgM3'], input.densityKgM3, 700, 2500);
+  check(['law', 'viscosityPaS'], input.law.viscosityPaS, 0.01, 100);
+  check(['law', 'doublingS'], input.law.doublingS, 30, 86400);
+  check(['restS'], input.restS, 0, 86400);
+  check(['coverage'], input.coverage ?? 1, 1e-3, 1);
+  const { reserve } = input;
+  if (reserve.by === 'share')
+    check(['reserve', 'share'], reserve.share, RESERVE_LIMITS.share.min, RESERVE_LIMITS.share.max);
+  else {
+    const { min, max } = RESERVE_LIMITS.confidence;
+    check(['reserve', 'confidence'], reserve.confidence, min, max);
+  }
+  input.overrides?.forEach(({ volumeM3 }, i) =>
+    check(['overrides', i, 'volumeM3'], volumeM3, OVERRIDE_LIMITS_M3.min, OVERRIDE_LIMITS_M3.max),
+  );
+  return issues;
+}

@@ -1,0 +1,71 @@
+import { fail, ok, type Issue, type Result } from '../result';
+import { shareProud, type ReliefHeights } from './relief';
+
+export interface LiftsInput {
+  /** Film wanted in all, m. */
+  readonly thicknessM: number;
+  /** Limits of one lift, m, from the resin’s sheet. */
+  readonly thinnestM: number;
+  readonly thickestM: number;
+  /** Resin that lies on the ground already, m. */
+  readonly belowM: number;
+  readonly relief: readonly ReliefHeights[];
+  /** Parts lie loose: the first lift is streamed on thin, so that it locks them and moves none. */
+  readonly loose: boolean;
+}
+
+export interface Lift {
+  readonly thicknessM: number;
+  /** Level of its surface above the ground, m. */
+  readonly topM: number;
+  /** Share of the area on which relief still stands above it. */
+  readonly proud: number;
+  readonly gentle: boolean;
+}
+
+/** The first lift over loose parts, m. Judgement, no source: thinner than the parts, so that none floats. */
+export const LOCK_LIFT_M = 0.7e-3;
+
+/**
+ * Lifts that a film is poured in: as few as the resin’s greatest depth allows, all alike, a thin one first over loose parts.
+ * @param input all in m, thickness > 0
+ * @returns lifts from the ground up; or `out-of-range` when the film is thinner than one lift may be
+ * Source: greatest depth of the data sheet; first lift common practice, no source.
+ */
+export function planLifts(input: LiftsInput): Result<readonly Lift[]> {
+  const { thicknessM, thinnestM, thickestM, belowM, relief, loose } = input;
+  const issues: Issue[] = [];
+  if (!(thicknessM >= thinnestM && thicknessM <= 1))
+    issues.push({
+      code: 'out-of-range',
+      path: ['thicknessM'],
+      value: thicknessM,
+      allowed: { min: thinnestM, max: 1 },
+    });
+  if (!(thickestM >= thinnestM && thickestM > 0))
+    issues.push({
+      code: 'out-of-order',
+      path: ['thickestM'],
+      value: thickestM,
+      allowed: { min: thinnestM },
+    });
+  if (issues.length > 0) return fail(...issues);
+  const lock = Math.min(thickestM, Math.max(thinnestM, LOCK_LIFT_M));
+  // A lock makes sense only where enough is left for a lift over it.
+  const first = loose && thicknessM - lock >= thinnestM ? lock : 0;
+  const rest = thicknessM - first;
+  const count = Math.max(1, Math.ceil(rest / thickestM - 1e-9));
+  const films = [...(first > 0 ? [first] : []), ...Array<number>(count).fill(rest / count)];
+  let top = belowM;
+  return ok(
+    films.map((film, i) => {
+      top += film;
+      return {
+        thicknessM: film,
+        topM: top,
+        proud: shareProud(relief, top),
+        gentle: loose && i === 0,
+      };
+    }),
+  );
+}

@@ -1,0 +1,56 @@
+import { capillaryLength, SURFACE_TENSION } from '../capillary';
+import type { ExplainInput, Explanation } from '../explain';
+import { fluidityLeft } from '../film';
+import type { LedgerArea, LedgerInput, LedgerLineId } from './input';
+
+/** What a line says of one coat: its input, and what several lines need of it. */
+export interface LineContext extends LedgerInput {
+  readonly coverage: number;
+  readonly fluidity: number;
+  readonly lengthM: number;
+}
+
+export const lineContext = (input: LedgerInput): LineContext => ({
+  ...input,
+  coverage: input.coverage ?? 1,
+  fluidity: fluidityLeft(input.law, input.restS),
+  lengthM: capillaryLength(SURFACE_TENSION, input.densityKgM3),
+});
+
+/** One line of resin that lies on the piece or runs off it. */
+export interface BodyLine {
+  readonly id: LedgerLineId;
+  /** Volume on one piece, m³. */
+  readonly volume: (area: LedgerArea, context: LineContext) => number;
+  readonly explain: (areas: readonly LedgerArea[], context: LineContext) => Explanation;
+  /** Standard deviation over the line’s volume. */
+  readonly sigmaShare: number;
+}
+
+export const sum = (areas: readonly LedgerArea[], of: (area: LedgerArea) => number): number =>
+  areas.reduce((total, a) => total + of(a) * a.count, 0);
+
+export const areaInput = (areas: readonly LedgerArea[], coverage: number): ExplainInput => ({
+  label: coverage < 1 ? 'area covered, all pieces' : 'area, all pieces',
+  value: sum(areas, (a) => a.areaM2) * coverage,
+  quantity: 'area',
+  source: 'measured',
+});
+export const film = (
+  label: string,
+  value: number,
+  source: ExplainInput['source'] = 'computed',
+): ExplainInput => ({ label, value, quantity: 'film', source });
+export const volume = (label: string, value: number): ExplainInput => ({
+  label,
+  value,
+  quantity: 'volume',
+  source: 'computed',
+});
+
+/** Film that stays on an area: what open edges cannot hold runs off. */
+export const stays = (area: LedgerArea, thicknessM: number): number =>
+  area.openEdges.length > 0 && area.holdsM !== undefined
+    ? Math.min(thicknessM, area.holdsM)
+    : thicknessM;
+export const covers = (c: LineContext): number => (c.edgesOnly ? 0 : c.coverage);

@@ -1,0 +1,74 @@
+import type { CoatKind } from '../piece';
+import type { Intent } from './intent';
+
+/** One coat of a ready plan. */
+export interface ReadyCoat {
+  readonly name: string;
+  readonly kind: CoatKind;
+  readonly intent: Intent;
+  /** Which areas it goes on: the faces, open recesses, or the back. */
+  readonly on: 'faces' | 'recesses' | 'backs';
+}
+
+export interface ReadyPlan {
+  readonly id: string;
+  readonly title: string;
+  readonly why: string;
+  readonly coats: readonly ReadyCoat[];
+}
+
+const mm = (n: number) => n / 1000;
+const coat = (
+  name: string,
+  kind: CoatKind,
+  intent: Intent,
+  on: ReadyCoat['on'] = 'faces',
+): ReadyCoat => ({ name, kind, intent, on });
+const given = (n: number): Intent => ({ by: 'given', thicknessM: mm(n) });
+
+/** Plans for common cases, each a starting point to edit. Common practice, no source. */
+export const READY_PLANS: readonly ReadyPlan[] = [
+  {
+    id: 'sealed-tile',
+    title: 'Sealed tile',
+    why: 'Does not drink, so one flood that levels itself is enough.',
+    coats: [coat('Flood', 'flood', { by: 'natural' })],
+  },
+  {
+    id: 'porous-board',
+    title: 'Porous board',
+    why: 'A brushed skin closes the pores first; the flood over it then brings no bubbles.',
+    coats: [coat('Seal', 'seal', { by: 'skin' }), coat('Flood', 'flood', { by: 'natural' })],
+  },
+  {
+    id: 'ink-painting',
+    title: 'Ink painting',
+    why: 'A skim first, streamed on without touching; the flood then cannot move the ink.',
+    coats: [coat('Skim', 'seal', given(0.6)), coat('Flood', 'flood', { by: 'natural' })],
+  },
+  {
+    id: 'glitter-relief',
+    title: 'Glitter relief',
+    why: 'Lock loose parts with a thin coat, bury them, then one thin flood for the gloss.',
+    coats: [
+      coat('Lock', 'lock', given(0.7)),
+      coat('Bury', 'flood', { by: 'bury', coverM: mm(0.5) }),
+      coat('Gloss', 'flood', given(1.5)),
+    ],
+  },
+  {
+    id: 'torn-canvas',
+    title: 'Torn canvas',
+    why: 'A skim closes the mended tear and stiffens the cloth before the weight of a flood.',
+    coats: [coat('Skim', 'seal', given(0.6)), coat('Flood', 'flood', given(1.4))],
+  },
+  {
+    id: 'failed-pour',
+    title: 'Failed pour, re-faced',
+    why: 'Pits first, level with the face, then one flood over old and new alike.',
+    coats: [
+      coat('Fill', 'fill', { by: 'fill', belowM: 0 }, 'recesses'),
+      coat('New face', 'flood', given(1.8)),
+    ],
+  },
+];

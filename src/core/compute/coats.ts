@@ -1,0 +1,102 @@
+import Joi from 'joi';
+import { capillaryLength, domeDisc } from '../capillary';
+import {
+  coatLedger,
+  filmField,
+  LEDGER_LINES,
+  planLifts,
+  type FieldInput,
+  type LedgerInput,
+  type LiftsInput,
+} from '../coat';
+import { ok } from '../result';
+import { define } from './define';
+import { lawSchema, number, positive, reserveSchema, shapeSchema } from './schemas';
+
+interface DomeInput {
+  readonly diameterM: number;
+  readonly angleRad: number;
+  readonly surfaceTension: number;
+  readonly densityKgM3: number;
+}
+
+const maybe = () => Joi.number().strict();
+const flag = () => Joi.boolean().strict();
+const relief = Joi.array()
+  .items(Joi.object({ greatestM: number().min(0), meanM: number().min(0), share: number() }))
+  .max(20);
+const openEdges = Joi.array()
+  .items(Joi.object({ areaM2: number(), heightM: number() }))
+  .max(60)
+  .required();
+const area = Joi.object({
+  name: Joi.string().max(200).required(),
+  areaM2: number(),
+  areaSigmaM2: number(),
+  count: number().integer(),
+  openEdges,
+  holdsM: maybe(),
+  recess: flag(),
+  domed: flag(),
+  dammedM: maybe(),
+  belowM: maybe(),
+  relief,
+  soakM: maybe(),
+  pits: Joi.array().items(Joi.object({ areaM2: number(), depthM: number() })),
+  wedge: Joi.object({ lengthM: number(), slope: number() }),
+  bellyM: maybe(),
+});
+
+/** Computations of coats: volumes, lifts, domes, films on any outline. */
+export const COAT_COMPUTATIONS = {
+  coatLedger: define(
+    Joi.object<LedgerInput>({
+      areas: Joi.array().items(area).required(),
+      thicknessM: number(),
+      densityKgM3: number(),
+      law: lawSchema,
+      restS: number(),
+      reserve: reserveSchema,
+      edgesOnly: flag(),
+      coverage: maybe(),
+      overrides: Joi.array().items(
+        Joi.object({
+          line: Joi.valid(...LEDGER_LINES).required(),
+          volumeM3: number(),
+          reason: Joi.string().max(500).required(),
+        }),
+      ),
+    }),
+    coatLedger,
+  ),
+  planLifts: define(
+    Joi.object<LiftsInput>({
+      thicknessM: number(),
+      thinnestM: positive(),
+      thickestM: positive(),
+      belowM: number().min(0),
+      relief: relief.required(),
+      loose: flag().required(),
+    }),
+    planLifts,
+  ),
+  filmField: define(
+    Joi.object<FieldInput>({
+      shape: shapeSchema,
+      walls: Joi.array().items(flag()).min(1).max(2000).required(),
+      lengthM: number(),
+      cells: number().integer(),
+    }),
+    filmField,
+  ),
+  domeDisc: define(
+    Joi.object<DomeInput>({
+      diameterM: positive().max(10),
+      angleRad: positive().max(Math.PI / 2),
+      surfaceTension: positive().max(1),
+      densityKgM3: positive(),
+    }),
+    ({ diameterM, angleRad, surfaceTension, densityKgM3 }) =>
+      ok(domeDisc(diameterM, angleRad, capillaryLength(surfaceTension, densityKgM3))),
+  ),
+} as const;

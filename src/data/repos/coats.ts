@@ -1,0 +1,218 @@
+import { checkCoatOrder } from '@/core/coat';
+import { assert } from '@/core/result';
+import type { ShopDb } from '../db';
+import { thicknessOf } from '../records/coatFacts';
+import type { Area, Coat, Id, Resin } from '../records/types';
+import { act, type ActionContext } from '../write';
+import { StaleActionError } from './wet';
+
+/** What is told of a new coat; its place, its thickness and all that happens to it follow. */
+export type NewCoat = Pick<
+  Coat,
+  | 'pieceId'
+  | 'areaIds'
+  | 'kind'
+  | 'name'
+  | 'resinId'
+  | 'intent'
+  | 'thicknessM'
+  | 'coverage'
+  | 'colours'
+  | 'overrides'
+  | 'restS'
+  | 'reserve'
+>;
+
+export type CoatChange = Partial<
+  Pick<
+    Coat,
+    | 'name'
+    | 'kind'
+    | 'resinId'
+    | 'intent'
+    | 'coverage'
+    | 'colours'
+    | 'overrides'
+    | 'reserve'
+    | 'restS'
+    | 'areaIds'
+  >
+>;
+
+const TABLES = ['coats', 'areas', 'resins'] as const;
+const byPlace = (a: Coat, b: Coat): number => a.order - b.order;
+
+interface PieceRows {
+  readonly areas: readonly Area[];
+  readonly resins: readonly Resin[];
+  readonly coats: readonly Coat[];
+}
+
+export async function pieceRows(db: ShopDb, pieceId: Id<'piece'>): Promise<PieceRows> {
+  const [areas, resins, coats] = await Promise.all([
+    db.areas.where('pieceId').equals(pieceId).toArray(),
+    db.resins.toArray(),
+    db.coats.where('pieceId').equals(pieceId).toArray(),
+  ]);
+  return { areas, resins, coats };
+}
+
+/**
+ * Rows to write so that a piece has the coats of `next`, with the thickness of every planned one up to date from the
+ * ground up: intentions hang on the survey and on what lies below. Where an intention cannot be met the thickness
+ * stays; the screen says why. (Rows, and no writes: a loop of its own would leave the transaction's zone.)
+ */
+export function coatRows({ areas, resins, coats }: PieceRows, next: readonly Coat[]): Coat[] {
+  const laid = [...next].sort(byPlace);
+  for (const [i, coat] of laid.entries()) {
+    const sheet = resins.find((r) => r.id === coat.resinId)?.sheet;
+    if (coat.batchId !== null || !sheet) continue;
+    const found = thicknessOf(coat, areas, laid, sheet);
+    if (found.ok && Math.abs(found.value - coat.thicknessM) > 1e-9)
+      laid[i] = { ...coat, thicknessM: found.value };
+  }
+  return laid.filter((coat) => !coats.includes(coat));
+}
+
+/**
+ * Plans coats of one piece on top of those there are, the lowest first. Returns their ids.
+ * @throws RangeError when the plans are of several pieces, or none
+ */
+export function planCoats(
+  db: ShopDb,
+  context: ActionContext,
+  plans: readonly NewCoat[],
+): Promise<Id<'coat'>[]> {
+  return act(db, context, TABLES, async (w) => {
+    const [pieceId, other] = [...new Set(plans.map((p) => p.pieceId))];
+    assert(pieceId !== undefined && other === undefined, 'planCoats', plans.length);
+    const rows = await pieceRows(db, pieceId);
+    const top = Math.max(0, ...rows.coats.map((c) => c.order));
+    const added = plans.map((plan, i): Coat => ({
+      ...plan,
+      id: context.newId(),
+      order: top + 1 + i,
+      batchId: null,
+      pouredMs: null,
+      coveredMs: null,
+      history: [],
+    }));
+    for (const row of coatRows(rows, [...rows.coats, ...added])) await w.put('coats', row);
+    for (const { id, name, thicknessM } of added)
+      await w.log('coat planned', { pieceId, coatId: id, text: name, figures: { thicknessM } });
+    return added.map((c) => c.id);
+  });
+}
+
+/** Plans one coat on top of those there are. Returns its id. */
+export async function planCoat(
+  db: ShopDb,
+  context: ActionContext,
+  plan: NewCoat,
+): Promise<Id<'coat'>> {
+  const [id] = await planCoats(db, context, [plan]);
+  return id ?? '';
+}
+
+async function plannedCoat(db: ShopDb, coatId: Id<'coat'>, verb: string): Promise<Coat> {
+  const coat = await db.coats.get(coatId);
+  if (!coat || coat.batchId !== null)
+    throw new StaleActionError(`Only a planned coat can be ${verb}.`);
+  return coat;
+}
+
+/** Changes a coat that is still planned; the thickness of all that lies above follows. */
+export function changeCoat(
+  db: ShopDb,
+  context: ActionContext,
+  coatId: Id<'coat'>,
+  change: CoatChange,
+): Promise<void> {
+  return act(db, context, TABLES, async (w) => {
+    const coat = await plannedCoat(db, coatId, 'changed');
+    const { pieceId } = coat;
+    const rows = await pieceRows(db, pieceId);
+    const next = rows.coats.map((c) => (c.id === coatId ? { ...c, ...change } : c));
+    for (const row of coatRows(rows, next)) await w.put('coats', row);
+    const { name, thicknessM } = (await db.coats.get(coatId)) ?? coat;
+    await w.log('coat changed', { pieceId, coatId, text: name, figures: { thicknessM } });
+  });
+}
+
+/** Takes a planned coat off the plan. */
+export function removeCoat(db: ShopDb, context: ActionContext, coatId: Id<'coat'>): Promise<void> {
+  return act(db, context, TABLES, async (w) => {
+    const { pieceId, name } = await plannedCoat(db, coatId, 'removed');
+    const rows = await pieceRows(db, pieceId);
+    await db.coats.delete(coatId);
+    const next = rows.coats.filter((c) => c.id !== coatId);
+    for (const row of coatRows(rows, next)) await w.put('coats', row);
+    await w.log('coat removed', { pieceId, text: name });
+  });
+}
+
+/**
+ * Lays a planned coat one place lower or higher.
+ * @throws StaleActionError where there is no such place, or a poured coat lies there
+ */
+export function moveCoat(
+  db: ShopDb,
+  context: ActionContext,
+  coatId: Id<'coat'>,
+  by: 1 | -1,
+): Promise<void> {
+  return act(db, context, TABLES, async (w) => {
+    const coat = await plannedCoat(db, coatId, 'moved');
+    const { pieceId } = coat;
+    const rows = await pieceRows(db, pieceId);
+    const placed = [...rows.coats].sort(byPlace);
+    const other = placed[placed.findIndex((c) => c.id === coatId) + by];
+    if (!other) throw new StaleActionError('There is no coat to change places with.');
+    const next = rows.coats.map((c) =>
+      c.id === coatId
+        ? { ...c, order: other.order }
+        : c.id === other.id
+          ? { ...c, order: coat.order }
+          : c,
+    );
+    if (!checkCoatOrder(next.map((c) => ({ order: c.order, poured: c.batchId !== null }))).ok)
+      throw new StaleActionError(`${other.name} lies already: nothing goes below it.`);
+    for (const row of coatRows(rows, next)) await w.put('coats', row);
+    const text = `${coat.name} ${by > 0 ? 'over' : 'under'} ${other.name}`;
+    await w.log('coat changed', { pieceId, coatId, text });
+  });
+}
+
+/** Replaces a planned coat by its lifts, each a coat of its own. Returns the id of the lowest. */
+export function splitCoat(
+  db: ShopDb,
+  context: ActionContext,
+  coatId: Id<'coat'>,
+  films: readonly number[],
+): Promise<Id<'coat'>> {
+  return act(db, context, TABLES, async (w) => {
+    const coat = await plannedCoat(db, coatId, 'split');
+    const { pieceId } = coat;
+    const rows = await pieceRows(db, pieceId);
+    const others = rows.coats
+      .filter((c) => c.id !== coatId)
+      .map((c) => (c.order > coat.order ? { ...c, order: c.order + films.length - 1 } : c));
+    const lifts = films.map((thicknessM, i): Coat => {
+      const locks = i === 0 && (films[1] ?? thicknessM) > thicknessM * 1.001;
+      return {
+        ...coat,
+        id: i === 0 ? coat.id : context.newId(),
+        order: coat.order + i,
+        name: `${coat.name}, lift ${i + 1}`,
+        kind: locks ? 'lock' : coat.kind,
+        intent: { by: 'given', thicknessM },
+        overrides: [],
+        thicknessM,
+      };
+    });
+    for (const row of coatRows(rows, [...others, ...lifts])) await w.put('coats', row);
+    const text = `${coat.name} in ${films.length} lifts`;
+    await w.log('coat changed', { pieceId, coatId, text });
+    return coatId;
+  });
+}

@@ -1,0 +1,69 @@
+import { plainArea } from '@/data/records/area';
+import type { Piece, Resin } from '@/data/records/types';
+import type { DemoBuilder } from './builder';
+
+/**
+ * A tray whose pour failed: a pit to fill, colours, a dome as high as is safe, and a back. Everything is planned,
+ * nothing poured.
+ */
+export function lampRoomTray(
+  b: DemoBuilder,
+  ago: (days: number, hours?: number) => number,
+  resin: Resin,
+): Piece {
+  const tray = b.piece(ago(0, 9), {
+    name: 'Lamp-room tray',
+    support: 'cured resin',
+    note: 'First pour ran hot and left a pit; to be filled, coloured and domed. Client sets tea on it.',
+    shape: { kind: 'disc', diameterM: 0.22 },
+    edgeHeightM: 0.008,
+    edges: ['doming'],
+    face: { surface: { kind: 'old resin', ageDays: 12, sanded: true } },
+    about: { use: { hotCups: true, food: false, daylight: false } },
+  });
+  const disc = (diameterM: number) => ({ kind: 'disc', diameterM }) as const;
+  b.area(tray, {
+    ...plainArea(disc(0.05), 0, ['dammed'], 'recess'),
+    name: 'Pit',
+    at: [0.04, 0.025],
+    depthM: 2.4e-3,
+  });
+  b.area(tray, { ...plainArea(disc(0.22), 0.008, ['dammed'], 'back'), porosity: 'sealed' });
+  const plan = { resin } as const;
+  b.coat(ago(0, 8.5), tray, {
+    ...plan,
+    name: 'Fill',
+    kind: 'fill',
+    intent: { by: 'fill', belowM: 0 },
+    on: ['Pit'],
+  });
+  b.coat(ago(0, 8.4), tray, {
+    ...plan,
+    name: 'Colours',
+    kind: 'art',
+    thicknessM: 0.7e-3,
+    on: ['Face'],
+    more: {
+      colours: [
+        { name: 'teal', share: 0.2 },
+        { name: 'pearl', share: 0.08 },
+      ],
+      overrides: [{ line: 'cup', volumeM3: 5e-6, reason: 'a small cup for each colour' }],
+    },
+  });
+  b.coat(ago(0, 8.3), tray, {
+    ...plan,
+    name: 'Dome',
+    kind: 'dome',
+    intent: { by: 'dome', centreM: null },
+    on: ['Face'],
+  });
+  b.coat(ago(0, 8.2), tray, {
+    ...plan,
+    name: 'Back',
+    kind: 'back',
+    thicknessM: 0.8e-3,
+    on: ['Back'],
+  });
+  return tray;
+}

@@ -1,0 +1,82 @@
+'use client';
+import { Box, Flex } from '@chakra-ui/react';
+import { useState, type ReactNode } from 'react';
+import { CENTRE_CUT, measureShape, type CutLine } from '@/core/geometry';
+import { filmAreas, lengthOf } from '@/data/records/coatFacts';
+import type { Area } from '@/data/records/types';
+import type { CoatView, PieceView } from '@/features/common/coatView';
+import { SectionDrawing } from '@/features/common/section';
+import { Panel } from '@/ui/Panel';
+import { ThicknessMap } from './ThicknessMap';
+import type { CoatEdit } from './useCoatEdit';
+
+/** The area that the section and the map show: the coat's face, or its first area. */
+const shownArea = ({ coat, around }: CoatView): Area | undefined =>
+  filmAreas(coat, around.areas)[0] ?? around.areas[0];
+
+interface Props {
+  readonly view: PieceView;
+  readonly selected: CoatView;
+  readonly edit: CoatEdit;
+  /** Stands beside the map. */
+  readonly children: ReactNode;
+}
+
+/** Section and map of the coat; both show the same cut. */
+export function CoatDrawings({ view, selected, edit, children }: Props) {
+  const [line, setLine] = useState<CutLine>(CENTRE_CUT);
+  const { coat, resin } = selected;
+  const area = shownArea(selected);
+  if (!area) return null;
+  const { free, thicknessM, ledger, setDraftM, commit } = edit;
+  const laid = view.coats.filter(
+    (c) => c.coat.kind !== 'edge' && filmAreas(c.coat, view.areas).some((a) => a.id === area.id),
+  );
+  const wedge = ledger.ok ? ledger.value.lines.find((l) => l.id === 'wedge') : undefined;
+  const tilt = view.piece.level?.tilt ?? { alongX: 0, alongY: 0 };
+  const slope = Math.hypot(tilt.alongX, tilt.alongY) || 1;
+  const over = {
+    thicknessM,
+    wedgeM: wedge ? wedge.volumeM3 / (measureShape(area.shape).areaM2 * view.piece.count) : 0,
+    downhill: [-tilt.alongX / slope, -tilt.alongY / slope],
+    bellyM: ledger.ok && ledger.value.lines.some((l) => l.id === 'belly') ? view.piece.bellyM : 0,
+  } as const;
+  return (
+    <>
+      <Panel>
+        <SectionDrawing
+          area={area}
+          support={view.piece.support}
+          line={line}
+          laminae={laid.map((c) => ({
+            id: c.coat.id,
+            name: c.coat.name,
+            state: c.state,
+            thicknessM: c.coat.id === coat.id ? thicknessM : c.coat.thicknessM,
+          }))}
+          {...(free && {
+            editable: {
+              id: coat.id,
+              minM: resin.sheet.thinnestM,
+              maxM: Math.max(resin.sheet.thickestM, coat.thicknessM),
+              onChange: setDraftM,
+              onCommit: commit,
+            },
+          })}
+        />
+      </Panel>
+      <Flex gap="4" align="stretch" wrap="wrap">
+        <Box flex="3 1 300px" minW="0">
+          <ThicknessMap
+            area={area}
+            lengthM={lengthOf(resin.sheet)}
+            over={over}
+            line={line}
+            onLine={setLine}
+          />
+        </Box>
+        <Box flex="2 1 250px">{children}</Box>
+      </Flex>
+    </>
+  );
+}

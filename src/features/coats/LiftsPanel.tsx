@@ -1,0 +1,118 @@
+import { Box, chakra, Heading } from '@chakra-ui/react';
+import { planLifts, tallestRelief } from '@/core/coat';
+import { belowCoat } from '@/data/records/coatFacts';
+import type { ReliefKind } from '@/data/records/types';
+import type { CoatView } from '@/features/common/coatView';
+import { Explained } from '@/features/common/Explained';
+import { useFormat } from '@/features/common/useFormat';
+import { Button } from '@/ui/Button';
+import { Figure } from '@/ui/Figure';
+import { Panel } from '@/ui/Panel';
+
+/** Relief whose parts can move in wet resin. Common practice, no source. */
+const LOOSE: readonly ReliefKind[] = ['fine glitter', 'flakes', 'stones', 'sand', 'plants'];
+
+interface Props {
+  readonly view: CoatView;
+  readonly thicknessM: number;
+  /** Plans the lifts as coats of their own; null while the coat cannot be changed. */
+  readonly onSplit: ((films: readonly number[]) => void) | null;
+}
+
+/** In how many pours a coat goes on, and where relief still stands proud after each. */
+export function LiftsPanel({ view, thicknessM, onSplit }: Props) {
+  const { show } = useFormat();
+  const { coat, areas, around, resin } = view;
+  const face = areas.find((a) => a.relief.length > 0) ?? areas[0];
+  if (!face) return null;
+  const { thinnestM, thickestM } = resin.sheet;
+  const belowM = belowCoat(coat, around.areas, around.coats).get(face.id) ?? 0;
+  const loose =
+    belowM < tallestRelief(face.relief) &&
+    (face.relief.some((r) => LOOSE.includes(r.kind)) ||
+      face.damage.some((d) => d.kind === 'loose relief')) &&
+    coat.kind !== 'lock' &&
+    belowM === 0;
+  const read = planLifts({ thicknessM, thinnestM, thickestM, belowM, relief: face.relief, loose });
+  if (!read.ok || (read.value.length === 1 && face.relief.length === 0)) return null;
+  const lifts = read.value;
+  const explanation = {
+    title: 'Number of lifts',
+    formula: 'film ÷ greatest depth of one lift, rounded up; a thin one first over loose parts',
+    inputs: [
+      { label: 'film in all', value: thicknessM, quantity: 'film', source: 'chosen' },
+      {
+        label: 'greatest depth of one lift',
+        value: thickestM,
+        quantity: 'film',
+        source: 'data sheet',
+      },
+      {
+        label: 'greatest relief',
+        value: tallestRelief(face.relief),
+        quantity: 'film',
+        source: 'measured',
+      },
+    ],
+    source: 'The resin’s data sheet; thin first lift: common practice, no source.',
+    note: 'Thicker than the sheet allows heats itself. Share proud from the surveyed heights.',
+  } as const;
+  return (
+    <Panel as="section" aria-label="Lifts">
+      <Heading as="h2" fontSize="lg">
+        <Explained explanation={explanation} quantity="number">
+          {lifts.length === 1 ? 'One lift' : `${lifts.length} lifts`}
+        </Explained>
+      </Heading>
+      <chakra.table width="100%" fontSize="sm">
+        <thead>
+          <tr>
+            {['Lift', 'Film', 'Surface', 'Still proud'].map((name, i) => (
+              <chakra.th
+                key={name}
+                scope="col"
+                textAlign={i === 0 ? 'left' : 'right'}
+                fontWeight="400"
+              >
+                {name}
+              </chakra.th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {lifts.map((lift, i) => (
+            <chakra.tr key={i} borderTopWidth="1px" borderColor="line">
+              <chakra.th scope="row" textAlign="left" fontWeight="600" py="1">
+                {i + 1}
+                {lift.gentle && (
+                  <Box as="span" fontWeight="400">
+                    {' gently'}
+                  </Box>
+                )}
+              </chakra.th>
+              {[
+                show(lift.thicknessM, 'film').text,
+                show(lift.topM, 'film').text,
+                lift.proud > 0 ? show(lift.proud, 'share', 1).text : 'nothing',
+              ].map((text, k) => (
+                <chakra.td key={k} textAlign="right">
+                  <Figure>{text}</Figure>
+                </chakra.td>
+              ))}
+            </chakra.tr>
+          ))}
+        </tbody>
+      </chakra.table>
+      {lifts.some((l) => l.gentle) && (
+        <Box fontSize="sm" color="ink2" mt="1">
+          Stream the first on without touching: it locks loose parts and moves none.
+        </Box>
+      )}
+      {onSplit && lifts.length > 1 && (
+        <Button size="sm" mt="2" onClick={() => onSplit(lifts.map((l) => l.thicknessM))}>
+          Plan them as {lifts.length} coats
+        </Button>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,77 @@
+'use client';
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { READY_PLANS, type ReadyPlan } from '@/core/coat';
+import { useAct, useShop } from '@/data/hooks';
+import { planCoats } from '@/data/repos/coats';
+import type { PieceView } from '@/features/common/coatView';
+import { useFormat } from '@/features/common/useFormat';
+import { Button } from '@/ui/Button';
+import { Panel } from '@/ui/Panel';
+import { readyPlan } from './readyPlan';
+
+interface Props {
+  readonly view: PieceView;
+  readonly onPlanned: (coatId: string) => void;
+}
+
+/** Plans for common cases: one tap plans all their coats, each to be edited after. */
+export function ReadyPlans({ view, onPlanned }: Props) {
+  const { resins, settings } = useShop();
+  const act = useAct();
+  const format = useFormat();
+  const resin = view.top?.resin ?? resins[0];
+  if (!resin) return null;
+  const take = async (plan: ReadyPlan) => {
+    const read = readyPlan(plan, view, resin, settings.reserve, format);
+    if (!read.ok) return;
+    const outcome = await act(`plan ${plan.title}`, (db, c) => planCoats(db, c, read.coats));
+    const [first] = outcome.ok ? outcome.value : [];
+    if (first) onPlanned(first);
+  };
+  return (
+    <Panel as="section" aria-label="Ready plans">
+      <Heading as="h2" fontSize="lg" mb="2">
+        Or start from a ready plan
+      </Heading>
+      <Grid templateColumns="repeat(auto-fit, minmax(220px, 1fr))" gap="3">
+        {READY_PLANS.map((plan) => {
+          const read = readyPlan(plan, view, resin, settings.reserve, format);
+          return (
+            <Flex
+              key={plan.id}
+              direction="column"
+              gap="1"
+              borderWidth="1px"
+              borderColor="line"
+              px="3"
+              py="2"
+            >
+              <Box fontWeight="600">{plan.title}</Box>
+              <Box fontSize="sm" color="ink2" flex="1">
+                {plan.why}
+              </Box>
+              {read.ok ? (
+                <>
+                  <Box fontSize="sm">{read.text}</Box>
+                  <Button
+                    size="sm"
+                    alignSelf="flex-start"
+                    aria-label={`Plan: ${plan.title}`}
+                    onClick={() => void take(plan)}
+                  >
+                    Plan{' '}
+                    {plan.coats.length === 1 ? 'this coat' : `these ${plan.coats.length} coats`}
+                  </Button>
+                </>
+              ) : (
+                <Box fontSize="sm" color="oxide">
+                  Not here: {read.why}
+                </Box>
+              )}
+            </Flex>
+          );
+        })}
+      </Grid>
+    </Panel>
+  );
+}

@@ -1,0 +1,227 @@
+'use client';
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import {
+  useDeferredValue,
+  useId,
+  useMemo,
+  useRef,
+  type KeyboardEvent,
+  type PointerEvent,
+} from 'react';
+import type { FilmOver } from '@/core/coat';
+import { shapeBox, shapeSides, type CutLine } from '@/core/geometry';
+import type { Area } from '@/data/records/types';
+import { EDGE_STROKE } from '@/features/common/Outline';
+import { useFormat } from '@/features/common/useFormat';
+import { Button } from '@/ui/Button';
+import { Figure } from '@/ui/Figure';
+import { Panel } from '@/ui/Panel';
+import { SvgText } from '@/ui/SvgText';
+import { drawMap, MAP, mapScale, type MapDrawing, type MapScale } from './mapModel';
+import { useFilmField } from './useFilmField';
+
+interface CutProps {
+  readonly area: Area;
+  readonly scale: MapScale;
+  readonly line: CutLine;
+  readonly onLine: (line: CutLine) => void;
+}
+
+/** Extent of an outline across a cut, m. */
+function extent(area: Area, along: CutLine['along']): readonly [number, number] {
+  const k = along === 'x' ? 1 : 0;
+  const values = shapeSides(area.shape)
+    .flat()
+    .map((p) => p[k]);
+  const [low, high] = [Math.min(...values), Math.max(...values)];
+  const inset = (high - low) * 0.02;
+  return [low + inset, high - inset];
+}
+
+/** The line A–A along which the section is cut: dragged, or moved with the arrow keys. */
+function CutHandle({ area, scale, line, onLine }: CutProps) {
+  const { show } = useFormat();
+  const dragging = useRef(false);
+  const flat = line.along === 'x';
+  const [low, high] = extent(area, line.along);
+  const atM = Math.min(high, Math.max(low, line.atM));
+  const set = (m: number) => onLine({ ...line, atM: Math.min(high, Math.max(low, m)) });
+  const place = flat ? scale.y(atM) : scale.x(atM);
+  const move = (event: PointerEvent<SVGGElement>) => {
+    const svg = event.currentTarget.ownerSVGElement;
+    if (!dragging.current || !svg) return;
+    const box = svg.getBoundingClientRect();
+    const px = flat
+      ? ((event.clientY - box.top) / box.height) * MAP.height
+      : ((event.clientX - box.left) / box.width) * MAP.width;
+    set(flat ? (scale.y(0) - px) / scale.pxPerM : (px - scale.x(0)) / scale.pxPerM);
+  };
+  const key = (event: KeyboardEvent<SVGGElement>) => {
+    const steps = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
+    if (steps === undefined) return;
+    event.preventDefault();
+    set(atM + (steps * (high - low)) / 50);
+  };
+  const [from, to] = flat ? [4, MAP.width - 4] : [4, MAP.height - 4];
+  const d = flat ? `M${from} ${place} H${to}` : `M${place} ${from} V${to}`;
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label="Where the section is cut"
+      aria-orientation={flat ? 'vertical' : 'horizontal'}
+      aria-valuemin={Math.round(low * 1000)}
+      aria-valuemax={Math.round(high * 1000)}
+      aria-valuenow={Math.round(atM * 1000)}
+      aria-valuetext={show(atM, 'length').text}
+      onKeyDown={key}
+      onPointerDown={(e) => {
+        dragging.current = true;
+        e.currentTarget.setPointerCapture(e.pointerId);
+      }}
+      onPointerMove={move}
+      onPointerUp={() => (dragging.current = false)}
+      style={{ cursor: flat ? 'ns-resize' : 'ew-resize', touchAction: 'none' }}
+    >
+      <path d={d} stroke="transparent" strokeWidth="26" fill="none" />
+      <path
+        d={d}
+        stroke="var(--bm-colors-oxide)"
+        strokeWidth="1.8"
+        strokeDasharray="14 4 3 4"
+        fill="none"
+      />
+      {[from + 2, to - 12].map((p) => (
+        <SvgText
+          key={p}
+          x={flat ? p : place + 5}
+          y={flat ? place - 5 : p + 10}
+          size={14}
+          weight={600}
+          fill="var(--bm-colors-oxide)"
+        >
+          A
+        </SvgText>
+      ))}
+    </g>
+  );
+}
+
+const outlinePath = (area: Area, scale: MapScale): string =>
+  shapeSides(area.shape)
+    .flat()
+    .map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${scale.x(x).toFixed(1)} ${scale.y(y).toFixed(1)}`)
+    .join('');
+
+function Edges({ area, scale }: { area: Area; scale: MapScale }) {
+  return shapeSides(area.shape).map((side, i) => {
+    const { dash, width, colour } = EDGE_STROKE[area.edges[i]?.kind ?? 'open'];
+    return (
+      <polyline
+        key={i}
+        points={side.map(([x, y]) => `${scale.x(x)},${scale.y(y)}`).join(' ')}
+        fill="none"
+        stroke={colour}
+        strokeWidth={width}
+        strokeDasharray={dash}
+      />
+    );
+  });
+}
+
+/** The scale of tones, each with the thickness from which it is drawn. */
+function Legend({ drawing }: { drawing: MapDrawing }) {
+  const { show } = useFormat();
+  return (
+    <Flex wrap="wrap" gap="2" fontSize="xs" aria-label="Contours">
+      {drawing.bands.map((band) => (
+        <Flex key={band.fromM} align="center" gap="1">
+          <Box
+            width="16px"
+            height="12px"
+            borderWidth="1px"
+            borderColor="amberDeep"
+            style={{ background: tone(band.tone) }}
+          />
+          <Figure>{show(band.fromM, 'film').text}</Figure>
+        </Flex>
+      ))}
+    </Flex>
+  );
+}
+
+const tone = (share: number): string =>
+  `color-mix(in srgb, var(--bm-colors-amber) ${Math.round(12 + share * 58)}%, var(--bm-colors-card))`;
+
+interface Props {
+  readonly area: Area;
+  readonly lengthM: number;
+  readonly over: FilmOver;
+  readonly line: CutLine;
+  readonly onLine: (line: CutLine) => void;
+}
+
+/** The coat seen from above: how thick it lies where, and where the section is cut. */
+export function ThicknessMap({ area, lengthM, over, line, onLine }: Props) {
+  const { show } = useFormat();
+  const clip = useId();
+  const state = useFilmField(area, lengthM);
+  const settled = useDeferredValue(JSON.stringify(over));
+  const scale = useMemo(() => mapScale(area.shape), [area.shape]);
+  const drawing = useMemo(
+    () =>
+      state.is === 'solved' ? drawMap(state.field, JSON.parse(settled) as FilmOver, scale) : null,
+    [state, settled, scale],
+  );
+  const { widthM, heightM } = shapeBox(area.shape);
+  const even = drawing !== null && drawing.bands.length === 0;
+  const film = (m: number) => show(m, 'film').text;
+  const words =
+    state.is === 'failed'
+      ? `No map: ${state.why}`
+      : !drawing
+        ? 'Solving …'
+        : even
+          ? `Even: ${film(drawing.greatestM)} everywhere`
+          : `From ${film(drawing.leastM)} near the rim to ${film(drawing.greatestM)}`;
+  return (
+    <Panel as="section" aria-label="Thickness map">
+      <Flex justify="space-between" align="baseline" gap="3" wrap="wrap">
+        <Heading as="h2" fontSize="lg">
+          From above
+        </Heading>
+        <Button size="sm" onClick={() => onLine({ along: line.along === 'x' ? 'y' : 'x', atM: 0 })}>
+          Cut {line.along === 'x' ? 'from front to back' : 'from side to side'}
+        </Button>
+      </Flex>
+      <svg
+        viewBox={`0 0 ${MAP.width} ${MAP.height}`}
+        width="100%"
+        role="group"
+        aria-label={`${area.name} from above, ${show(widthM, 'length').text} × ${show(heightM, 'length').text}. ${words}`}
+      >
+        <clipPath id={clip}>
+          <path d={outlinePath(area, scale)} />
+        </clipPath>
+        <path d={outlinePath(area, scale)} fill={even ? tone(0.4) : 'var(--bm-colors-card)'} />
+        <g clipPath={`url(#${clip})`}>
+          {drawing?.bands.map((band) => (
+            <path
+              key={band.fromM}
+              d={band.path}
+              fill={tone(band.tone)}
+              stroke="var(--bm-colors-amber-deep)"
+              strokeWidth="0.8"
+            />
+          ))}
+        </g>
+        <Edges area={area} scale={scale} />
+        <CutHandle area={area} scale={scale} line={line} onLine={onLine} />
+      </svg>
+      <Box fontSize="sm" role="status">
+        {words}
+      </Box>
+      {drawing && !even && <Legend drawing={drawing} />}
+    </Panel>
+  );
+}

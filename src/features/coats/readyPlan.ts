@@ -1,0 +1,45 @@
+import type { ReadyPlan, ReserveSchool } from '@/core/coat';
+import { plainCoat } from '@/data/records/coat';
+import { thicknessOf } from '@/data/records/coatFacts';
+import type { Area, Resin } from '@/data/records/types';
+import type { NewCoat } from '@/data/repos/coats';
+import type { PieceView } from '@/features/common/coatView';
+import type { Format } from '@/features/common/useFormat';
+import { intentIssueText } from './intents';
+
+const KIND_OF = { faces: 'face', recesses: 'recess', backs: 'back' } as const;
+
+export type ReadyRead =
+  | { readonly ok: true; readonly coats: readonly NewCoat[]; readonly text: string }
+  | { readonly ok: false; readonly why: string };
+
+/** The coats of a ready plan on a piece, from the ground up; or why it cannot be laid there. */
+export function readyPlan(
+  plan: ReadyPlan,
+  { piece, areas, coats }: Pick<PieceView, 'piece' | 'areas' | 'coats'>,
+  resin: Resin,
+  reserve: ReserveSchool,
+  format: Format,
+): ReadyRead {
+  const first = Math.max(0, ...coats.map((c) => c.coat.order)) + 1;
+  const laid = coats.map((c) => c.coat as Parameters<typeof thicknessOf>[2][number]);
+  const planned: NewCoat[] = [];
+  for (const [i, { name, kind, intent, on }] of plan.coats.entries()) {
+    const areaIds = areas.filter((a: Area) => a.kind === KIND_OF[on]).map((a) => a.id);
+    const told = { kind, areaIds, order: first + i, intent };
+    const found = thicknessOf(told, areas, laid, resin.sheet);
+    if (!found.ok) {
+      const [issue] = found.issues;
+      return { ok: false, why: issue ? intentIssueText(issue, format) : 'it does not fit.' };
+    }
+    laid.push({ ...told, id: `${i}`, thicknessM: found.value });
+    planned.push({
+      ...plainCoat(found.value),
+      ...{ pieceId: piece.id, name, kind, areaIds, intent, reserve, resinId: resin.id },
+    });
+  }
+  const text = planned
+    .map((c) => `${c.name} ${format.show(c.thicknessM, 'film').text}`)
+    .join(' · ');
+  return { ok: true, coats: planned, text };
+}

@@ -1,0 +1,49 @@
+import { useState } from 'react';
+import type { LedgerLineId, LedgerOverride } from '@/core/coat';
+import { useAct } from '@/data/hooks';
+import { belowCoat, thicknessOf } from '@/data/records/coatFacts';
+import { changeCoat, type CoatChange } from '@/data/repos/coats';
+import { ledgerOf, type CoatView, type PieceView } from '@/features/common/coatView';
+import { splitOf } from '@/features/common/explanations';
+import { draggedIntent } from './intents';
+
+/** A coat as it is being edited: what was dragged but not let go of yet, its ledger, and how it is saved. */
+export function useCoatEdit(view: PieceView, selected: CoatView) {
+  const act = useAct();
+  const { coat, state, batch, resin, around } = selected;
+  const [draftM, setDraftM] = useState<number | null>(null);
+  const free = state === 'planned' && batch === null;
+  const thicknessM = free && draftM !== null ? draftM : coat.thicknessM;
+  const intent =
+    thicknessM === coat.thicknessM
+      ? coat.intent
+      : draggedIntent(coat.intent, coat.thicknessM, thicknessM);
+  const edited: CoatView = { ...selected, coat: { ...coat, thicknessM, intent } };
+  const ledger = ledgerOf(edited);
+  const split = ledger.ok ? splitOf(ledger.value, resin) : null;
+  const found = free ? thicknessOf(coat, around.areas, around.coats, resin.sheet) : null;
+  const save = (change: CoatChange) => {
+    if (change.intent) setDraftM(null);
+    return act(`change ${coat.name}`, (db, c) => changeCoat(db, c, coat.id, change), {
+      coatId: coat.id,
+      change,
+    });
+  };
+  const below = belowCoat(coat, around.areas, around.coats);
+  const at = view.coats.findIndex((c) => c.coat.id === coat.id);
+  const planned = (i: number) => view.coats[i]?.state === 'planned' && !view.coats[i].batch;
+  return {
+    ...{ free, thicknessM, intent, edited, ledger, split, below, save, setDraftM },
+    issue: found && !found.ok ? (found.issues[0] ?? null) : null,
+    places: { lower: planned(at - 1), higher: planned(at + 1) },
+    commit: () => {
+      if (draftM !== null && draftM !== coat.thicknessM) void save({ intent });
+    },
+    setLine: (line: LedgerLineId, own: LedgerOverride | null) =>
+      void save({
+        overrides: [...coat.overrides.filter((o) => o.line !== line), ...(own ? [own] : [])],
+      }),
+  };
+}
+
+export type CoatEdit = ReturnType<typeof useCoatEdit>;

@@ -1,0 +1,37 @@
+import { useEffect, useState } from 'react';
+import type { FilmField } from '@/core/coat';
+import { edgeKindsOf, type Area } from '@/data/records/types';
+import { computeClient } from '@/workers/client';
+
+/** Cells of a map: enough for 0.1 % at the size of a tile, and quick at any size. */
+const CELLS = 10_000;
+
+export type FieldState =
+  | { readonly is: 'solving' }
+  | { readonly is: 'solved'; readonly field: FilmField }
+  | { readonly is: 'failed'; readonly why: string };
+
+/** How a film lies on an area, solved in the worker; again when outline, walls or resin change. */
+export function useFilmField(area: Area, lengthM: number): FieldState {
+  const walls = edgeKindsOf(area).map((kind) => kind === 'dammed');
+  const key = JSON.stringify([area.shape, walls, lengthM]);
+  const [found, setFound] = useState<{ key: string; state: FieldState } | null>(null);
+  useEffect(() => {
+    const abort = new AbortController();
+    const [shape, sides, length] = JSON.parse(key) as [Area['shape'], boolean[], number];
+    computeClient()
+      .compute(
+        'filmField',
+        { shape, walls: sides, lengthM: length, cells: CELLS },
+        { signal: abort.signal },
+      )
+      .then((field) => setFound({ key, state: { is: 'solved', field } }))
+      .catch((error: unknown) => {
+        if (abort.signal.aborted) return;
+        const why = error instanceof Error ? error.message : String(error);
+        setFound({ key, state: { is: 'failed', why } });
+      });
+    return () => abort.abort();
+  }, [key]);
+  return found?.key === key ? found.state : { is: 'solving' };
+}
