@@ -1,10 +1,8 @@
-import { pieceViews } from './common/coatView';
 import { parseTimeOfDay, draftOfSettings, readSettings } from './settings/model';
 import { draftOf, emptyDraft, emptyEdge, type AreaDraft, type SurveyDraft } from './survey/draft';
 import { startHistory, stepHistory, type HistoryAction } from './survey/history';
 import { readSurvey } from './survey/readSurvey';
 import { draftOfResin, readSheet, TYPICAL } from './resins/model';
-import { readCoat } from './coats/model';
 import { readTemperature } from './cure/model';
 import { DEFAULT_SETTINGS } from '@/data/records/types';
 import { demoView, HOUR, METRIC, NOW, plain, US } from './test/shop';
@@ -232,42 +230,6 @@ describe('data sheet form', () => {
       expect(result.value.sheet.densityAKgM3).toBeCloseTo(resin.sheet.densityAKgM3, 8);
       expect(result.value.sheet.ratio).toEqual(resin.sheet.ratio);
     }
-  });
-});
-
-describe('coat form', () => {
-  const draft = {
-    name: 'Flood 2',
-    kind: 'flood',
-    resinId: 'demo-millrace',
-    intent: { by: 'given', value: '1/16 in' },
-  } as const;
-  const views = pieceViews(shop, NOW);
-  const onPiece = (name: string) => {
-    const view = views.find((v) => v.piece.name === name);
-    if (!view) throw new Error(name);
-    return view;
-  };
-  const viaduct = onPiece('Viaduct painting');
-  const read = (change: object, view = viaduct) => {
-    const areaIds = view.areas.map((a) => a.id);
-    return readCoat({ ...draft, areaIds, ...change }, view, shop.resins, METRIC);
-  };
-  const given = (value: string) => ({ intent: { by: 'given', value } });
-  it('reads inches and holds the sheet’s limits', () => {
-    const result = read({});
-    expect(result.ok && result.value.thicknessM).toBeCloseTo(0.0015875, 10);
-    expect(read(given('7 mm'))).toMatchObject({ ok: false, errors: { intent: expect.anything() } });
-    expect(read(given('0.4 mm'))).toMatchObject({ ok: false });
-    expect(read(given('thick'))).toMatchObject({ ok: false });
-    expect(read({ areaIds: [] })).toMatchObject({
-      ok: false,
-      errors: { areaIds: expect.anything() },
-    });
-    expect(read({ resinId: 'gone' })).toMatchObject({
-      ok: false,
-      errors: { resinId: 'Choose a resin.' },
-    });
   });
 });
 

@@ -10,6 +10,7 @@ import { logCsv } from './logCsv';
 import { exportShop, fillEmptyShop, importShop, readShopFile, wipeShop } from './shopFile';
 import v1Document from '../migrations/fixtures/v1.json';
 import v2Document from '../migrations/fixtures/v2.json';
+import v3Document from '../migrations/fixtures/v3.json';
 
 const NOW = Date.UTC(2026, 10, 24, 9, 30);
 const text = (value: unknown) => JSON.stringify(value);
@@ -107,6 +108,29 @@ describe('import of what is not sound changes nothing and says where', () => {
     expect((await faultsAfter(spoil)).slice(0, 1)).toEqual(paths);
   });
 
+  it('two coats of a piece in one place, or a poured one over a planned one: each named at its order', async () => {
+    interface Row {
+      pieceId: string;
+      order: number;
+      pouredMs: number | null;
+    }
+    const swapped = await faultsAfter((f) => {
+      const coats = f.tables.coats as Row[];
+      const planned = coats.find(
+        (c) => c.pouredMs === null && coats.some((o) => o.pieceId === c.pieceId && o.pouredMs),
+      );
+      const poured = coats.find((c) => c.pieceId === planned?.pieceId && c.pouredMs !== null);
+      if (planned && poured) [planned.order, poured.order] = [poured.order, planned.order];
+    });
+    expect(swapped[0]).toMatch(/^tables\.coats\[\d+\]\.order$/);
+    const twice = await faultsAfter((f) => {
+      const coats = f.tables.coats as Row[];
+      const [first] = coats;
+      for (const c of coats) if (c.pieceId === first?.pieceId) c.order = 1;
+    });
+    expect(twice[0]).toMatch(/^tables\.coats\[\d+\]\.order$/);
+  });
+
   it('a truncated file, an empty one, and one that is only a number', async () => {
     const whole = text(await exportShop(await demoDb(), NOW));
     for (const bad of [whole.slice(0, -200), '', '42', 'null', '[]'])
@@ -135,7 +159,7 @@ describe('migrations', () => {
     const ran = new Set<string>(['first tables']);
     migrate(v1Document.tables, v1Document.version, (name) => ran.add(name));
     expect([...ran]).toEqual(MIGRATIONS.map((m) => m.name));
-    for (const document of [v1Document, v2Document])
+    for (const document of [v1Document, v2Document, v3Document])
       expect(await readShopFile(text(document))).toMatchObject({ ok: true });
     const torn = { ...v2Document.tables, pieces: undefined };
     expect(await readShopFile(text({ ...v2Document, tables: torn }))).toMatchObject({

@@ -1,6 +1,7 @@
+import { checkCoatOrder } from '@/core/coat';
 import type { ReplacingTransaction, ShopDb } from '../db';
 import { migrate, SCHEMA_VERSION, tablesOf, type AnyTables } from '../migrations';
-import { TABLE_NAMES, type Photo, type TableName } from '../records/types';
+import { TABLE_NAMES, type Coat, type Photo, type TableName } from '../records/types';
 import type { RowFault } from '../records/validate';
 import { base64ToBlob, blobToBase64 } from './base64';
 
@@ -126,6 +127,26 @@ function referenceFaults(
   return [...doubles, ...dangling];
 }
 
+/** Coats of a piece that cannot lie on each other: two in one place, or a poured one over one that is not. */
+function orderFaults(coats: readonly Coat[]): RowFault[] {
+  const pieces = [...new Set(coats.map((c) => c.pieceId))];
+  return pieces.flatMap((pieceId) => {
+    const own = coats.filter((c) => c.pieceId === pieceId);
+    const placed = checkCoatOrder(
+      own.map((c) => ({ order: c.order, poured: c.pouredMs !== null })),
+    );
+    return placed.ok
+      ? []
+      : placed.issues.map((issue) => ({
+          path: `tables.coats[${coats.indexOf(own[Number(issue.path[0])] as Coat)}].order`,
+          message:
+            issue.code === 'out-of-order'
+              ? 'A poured coat cannot lie on one that is not poured.'
+              : 'Two coats of this piece claim the same place.',
+        }));
+  });
+}
+
 function readPhotos(rows: readonly unknown[]): { rows: unknown[]; faults: RowFault[] } {
   const faults: RowFault[] = [];
   const read = rows.map((row, i) => {
@@ -164,7 +185,9 @@ export async function readShopFile(
   ];
   if (faults.length > 0) return { ok: false, faults };
   const references = referenceFaults(tables as Record<TableName, Record<string, unknown>[]>);
-  return references.length > 0 ? { ok: false, faults: references } : { ok: true, tables };
+  const orders = references.length > 0 ? [] : orderFaults(tables['coats'] as Coat[]);
+  const linked = [...references, ...orders];
+  return linked.length > 0 ? { ok: false, faults: linked } : { ok: true, tables };
 }
 
 /** Replaces every row of the shop in one transaction. */

@@ -2,6 +2,7 @@ import { rowFaults } from '../records/validate';
 import { MIGRATIONS, migrate, SCHEMA_VERSION, type AnyTables } from '.';
 import v1 from './fixtures/v1.json';
 import v2 from './fixtures/v2.json';
+import v3 from './fixtures/v3.json';
 
 const tablesV1 = v1.tables as unknown as AnyTables;
 const areaV1 = {
@@ -109,6 +110,34 @@ describe('version 3: preparation and the room', () => {
   });
   it('every row it makes passes the schemas of today', () => {
     for (const table of ['settings', 'pieces', 'areas', 'air'] as const)
+      for (const row of after[table] ?? []) expect(rowFaults(table, row)).toEqual([]);
+  });
+});
+
+describe('version 4: coats by intention and what they cost', () => {
+  const tablesV3 = v3.tables as unknown as AnyTables;
+  const after = migrate(tablesV3, 3);
+  it('every coat is given its own thickness and covers all of its areas', () => {
+    expect(after['coats']?.length).toBeGreaterThan(2);
+    for (const [i, coat] of (after['coats'] ?? []).entries()) {
+      const { thicknessM } = coat as { thicknessM: number };
+      expect(coat).toEqual({
+        ...(tablesV3['coats']?.[i] as object),
+        intent: { by: 'given', thicknessM },
+        coverage: 1,
+        overrides: [],
+        colours: [],
+      });
+    }
+  });
+  it('no belly, no price yet, and a currency', () => {
+    for (const piece of after['pieces'] ?? []) expect(piece).toMatchObject({ bellyM: 0 });
+    for (const resin of after['resins'] ?? []) expect(resin).toMatchObject({ price: null });
+    expect(after['settings']).toMatchObject([{ currency: '£', consumables: 1.2 }]);
+    expect(migrate({}, 3)).toMatchObject({ coats: [], pieces: [], resins: [], settings: [] });
+  });
+  it('every row of the old file passes the schemas of today', () => {
+    for (const table of ['settings', 'resins', 'pieces', 'areas', 'coats', 'batches'] as const)
       for (const row of after[table] ?? []) expect(rowFaults(table, row)).toEqual([]);
   });
 });

@@ -60,9 +60,10 @@ export function belowCoat(
     const on = filmAreas(lower, areas);
     for (const area of on) below.set(area.id, (below.get(area.id) ?? 0) + lower.thicknessM);
     if (!on.some((a) => a.kind === 'face')) continue;
-    // A coat on the face levels over its recesses.
+    // A coat on the face levels over its recesses; one that is brushed follows their floor.
+    const filledM = (pit: Area) => (THIN.includes(lower.kind) ? 0 : pit.depthM);
     for (const pit of areas.filter((a) => a.kind === 'recess'))
-      below.set(pit.id, Math.max(below.get(pit.id) ?? 0, pit.depthM) + lower.thicknessM);
+      below.set(pit.id, Math.max(below.get(pit.id) ?? 0, filledM(pit)) + lower.thicknessM);
   }
   return below;
 }
@@ -132,7 +133,7 @@ function areaUnder(area: Area, facts: CoatFacts, below: ReadonlyMap<string, numb
     belowM,
     relief: area.relief,
     soakM: belowM > 0 || facts.sealed.has(area.id) ? 0 : SOAK_M[area.porosity],
-    pits: isFace ? pits.filter((p) => p.depthM > 0) : [],
+    pits: isFace && !thin ? pits.filter((p) => p.depthM > 0) : [],
     ...(belowM < LEVELLED_M &&
       !thin &&
       isFace && {

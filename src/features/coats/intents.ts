@@ -145,7 +145,7 @@ export const draggedIntent = (intent: Intent, fromM: number, toM: number): Inten
 /** Reads “teal 20 %, pearl 10 %”; null when it cannot be read or comes to more than the whole. */
 export function readColours(text: string): { name: string; share: number }[] | null {
   const parts = text
-    .split(/[,;\n]/)
+    .split(/[;\n]|,(?!\d)/)
     .map((p) => p.trim())
     .filter(Boolean);
   const colours = parts.map((part) => {

@@ -1,2 +1,2 @@
 export { SectionDrawing, type SectionLamina } from './SectionDrawing';
-export { layoutSection, scaleBarM } from './layout';
+export { layoutSection, scaleBarM, wallPath } from './layout';

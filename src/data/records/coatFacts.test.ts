@@ -1,0 +1,152 @@
+import { coatLedger, domeOn, RIM } from '@/core/coat';
+import { TEST_SHEET } from '@/core/resin/test/sheet';
+import { plainArea } from './area';
+import { plainCoat } from './coat';
+import { belowCoat, domeShapeOf, filmAreas, ledgerInput, lengthOf, thicknessOf } from './coatFacts';
+import type { Area, Coat, CoatKind, Piece } from './types';
+
+const area = (id: string, change: Partial<Area> = {}): Area => ({
+  ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018, [
+    'open',
+    'open',
+    'open',
+    'dammed',
+  ]),
+  id,
+  pieceId: 'p',
+  ...change,
+});
+const face = area('face', { porosity: 'porous' });
+const pit = area('pit', {
+  ...plainArea({ kind: 'rectangle', widthM: 0.05, heightM: 0.04 }, 0, ['dammed'], 'recess'),
+  id: 'pit',
+  depthM: 3e-3,
+});
+const back = area('back', {
+  kind: 'back',
+  edges: face.edges.map((e) => ({ ...e, kind: 'dammed' })),
+});
+const areas = [face, pit, back];
+
+const coat = (
+  order: number,
+  kind: CoatKind,
+  areaIds: string[],
+  thicknessM = 1e-3,
+  change: Partial<Coat> = {},
+): Coat => ({
+  ...plainCoat(thicknessM),
+  ...{ id: `c${order}`, pieceId: 'p', name: `Coat ${order}`, resinId: 'r', batchId: null },
+  ...{ pouredMs: null, coveredMs: null, history: [] },
+  ...{ order, kind, areaIds },
+  ...change,
+});
+const piece: Piece = {
+  ...{ id: 'p', name: 'Sill', count: 2, support: 'canvas', note: '', createdMs: 0 },
+  ...{ use: { hotCups: false, food: false, daylight: false }, marks: [], prep: {} },
+  level: { tilt: { alongX: 0.003, alongY: 0.004 }, by: 'typed', readMs: 0, props: [] },
+  bellyM: 2e-3,
+};
+const input = (own: Coat, coats: readonly Coat[] = [own], sealed: readonly string[] = []) =>
+  ledgerInput({
+    coat: own,
+    piece,
+    areas,
+    coats,
+    resin: { sheet: TEST_SHEET },
+    sealed: new Set(sealed),
+  });
+
+describe('where a coat lies as a film', () => {
+  it('a face takes its recesses with it, a fill leaves the face out', () => {
+    const ids = (kind: CoatKind, on: string[]) =>
+      filmAreas({ kind, areaIds: on }, areas).map((a) => a.id);
+    expect(ids('flood', ['face', 'pit'])).toEqual(['face']);
+    expect(ids('fill', ['face', 'pit'])).toEqual(['pit']);
+    expect(ids('fill', ['face'])).toEqual(['face']);
+    expect(ids('back', ['back'])).toEqual(['back']);
+  });
+  it('what lies below adds up; a coat on the face levels over an open recess; a brushed edge is no film', () => {
+    const coats = [
+      coat(1, 'seal', ['face'], 0.2e-3),
+      coat(2, 'edge', ['face'], 0.15e-3),
+      coat(3, 'flood', ['face'], 1.6e-3),
+      coat(4, 'flood', ['face'], 1e-3),
+    ];
+    const below = belowCoat(coats[3] ?? { order: 0 }, areas, coats);
+    expect(below.get('face')).toBeCloseTo(1.8e-3, 12);
+    // The seal is brushed onto its floor; the flood fills its 3 mm and lies 1.6 mm over them.
+    expect(below.get('pit')).toBeCloseTo(4.6e-3, 12);
+    expect(below.has('back')).toBe(false);
+    expect(belowCoat({ order: 1 }, areas, coats).size).toBe(0);
+  });
+});
+
+describe('a coat as the ledger takes it', () => {
+  it('the first flood meets pores, belly, tilt, walls, an open recess and edges that hold so much', () => {
+    const flood = coat(1, 'flood', ['face'], 1.6e-3);
+    const [first] = input(flood).areas;
+    expect(first).toMatchObject({
+      count: 2,
+      belowM: 0,
+      soakM: 0.06e-3,
+      bellyM: 2e-3,
+      wedge: { lengthM: 0.3, slope: 0.005 },
+      domed: false,
+      pits: [{ depthM: 3e-3 }],
+    });
+    expect(first?.dammedM).toBeCloseTo(0.2, 12);
+    const holds = domeOn(
+      { ...domeShapeOf(face.shape), discM: null },
+      RIM.safe,
+      lengthOf(TEST_SHEET),
+    );
+    expect(first?.holdsM).toBe(holds.meanM);
+    const ledger = coatLedger(input(flood));
+    expect(ledger.ok && ledger.value.lines.map((l) => l.id)).toEqual([
+      ...['face', 'recess', 'soak', 'meniscus', 'wedge', 'belly', 'edges', 'cup', 'reserve'],
+    ]);
+  });
+  it('the second lies on a level, closed ground', () => {
+    const coats = [coat(1, 'flood', ['face'], 1.6e-3), coat(2, 'flood', ['face'], 1.6e-3)];
+    const [second] = input(coats[1] ?? coat(9, 'flood', []), coats).areas;
+    expect(second).toMatchObject({ belowM: 1.6e-3, soakM: 0, pits: [] });
+    expect(second?.wedge).toBeUndefined();
+    expect(second?.bellyM).toBeUndefined();
+  });
+  it('a ground that Prepare has sealed drinks nothing', () => {
+    const flood = coat(1, 'flood', ['face']);
+    expect(input(flood, [flood], ['face']).areas[0]?.soakM).toBe(0);
+  });
+  it('a brushed coat makes no lip and fills no belly; a back runs down no edge', () => {
+    const [seal] = input(coat(1, 'seal', ['face'], 0.2e-3)).areas;
+    expect(seal).toMatchObject({ dammedM: 0, pits: [] });
+    expect(seal?.bellyM).toBeUndefined();
+    const [behind] = input(coat(1, 'back', ['back'])).areas;
+    expect(behind).toMatchObject({ openEdges: [], domed: false, dammedM: 0 });
+  });
+  it('an edge coat wets only edges; patch and overrides go through', () => {
+    expect(input(coat(1, 'edge', ['face'])).edgesOnly).toBe(true);
+    const own = { line: 'cup', volumeM3: 1e-6, reason: 'small' } as const;
+    const patch = coat(1, 'patch', ['face'], 1e-3, { coverage: 0.1, overrides: [own] });
+    expect(input(patch)).toMatchObject({ coverage: 0.1, overrides: [own], edgesOnly: false });
+  });
+});
+
+describe('thickness on the piece', () => {
+  it('a fill has what is open of its recess, under a flood or over it', () => {
+    const fill = coat(2, 'fill', ['pit'], 1e-3, { intent: { by: 'fill', belowM: 0 } });
+    const alone = thicknessOf({ ...fill, order: 1 }, areas, [], TEST_SHEET);
+    expect(alone.ok && alone.value).toBeCloseTo(3e-3, 12);
+    const over = thicknessOf(fill, areas, [coat(1, 'flood', ['face'])], TEST_SHEET);
+    expect(over).toMatchObject({ ok: false, issues: [{ path: ['belowM'], code: 'does-not-fit' }] });
+  });
+  it('a coat whose areas are gone says so', () => {
+    const lost = thicknessOf(coat(1, 'flood', ['gone']), areas, [], TEST_SHEET);
+    expect(lost).toMatchObject({ ok: false });
+    expect(coatLedger(input(coat(1, 'flood', ['gone'])))).toMatchObject({
+      ok: false,
+      issues: [{ code: 'required', path: ['areas'] }],
+    });
+  });
+});

@@ -1,0 +1,283 @@
+import { READY_PLANS } from '@/core/coat';
+import { belowCoat } from '@/data/records/coatFacts';
+import type { Coat, Resin } from '@/data/records/types';
+import {
+  coloursText,
+  draftOfIntent,
+  draggedIntent,
+  intentIssueText,
+  INTENT_WORDS,
+  readColours,
+  readIntent,
+  switchIntent,
+  usualIntent,
+} from './coats/intents';
+import { filmChecks } from './coats/filmChecks';
+import { coatName, defaultAreas, readCoat, type CoatDraft } from './coats/model';
+import { costOf, jobCost, leftOver } from './coats/money';
+import { readyPlan } from './coats/readyPlan';
+import { ledgerOf, pieceViews, type CoatView, type PieceView } from './common/coatView';
+import { FieldReader } from './common/fieldReader';
+import { demoView, METRIC, NOW, plain, US } from './test/shop';
+
+const shop = demoView();
+const views = pieceViews(shop, NOW);
+const onPiece = (name: string): PieceView => {
+  const view = views.find((v) => v.piece.name === name);
+  if (!view) throw new Error(name);
+  return view;
+};
+const coatOf = (piece: string, name: string): CoatView => {
+  const coat = onPiece(piece).coats.find((c) => c.coat.name === name);
+  if (!coat) throw new Error(`${piece}: ${name}`);
+  return coat;
+};
+const ledger = (view: CoatView, change: Partial<Coat> = {}) => {
+  const read = ledgerOf(view, change);
+  if (!read.ok) throw new Error(JSON.stringify(read.issues));
+  return read.value;
+};
+
+describe('intentions as they are typed', () => {
+  it.each([
+    [{ by: 'given', thicknessM: 1.5e-3 }, '1.5 mm'],
+    [{ by: 'bury', coverM: 0.5e-3 }, '0.5 mm'],
+    [{ by: 'fill', belowM: 0 }, '0 mm'],
+    [{ by: 'dome', centreM: null }, ''],
+    [{ by: 'natural' }, ''],
+    [{ by: 'skin' }, ''],
+  ] as const)('%o is written %s, and read back the same', (intent, text) => {
+    const draft = draftOfIntent(intent, METRIC);
+    expect(draft).toEqual({ by: intent.by, value: text });
+    const reader = new FieldReader<'value'>(METRIC);
+    expect(readIntent(draft, reader, 'value')).toEqual(intent);
+    expect(reader.sound).toBe(true);
+  });
+  it('what cannot be read has a message at its field', () => {
+    const reader = new FieldReader<'value'>(METRIC);
+    readIntent({ by: 'bury', value: 'deep' }, reader, 'value');
+    expect(reader.errors.value).toContain('Not a number');
+  });
+  it('each kind of coat has what it is usually for; US shops read inches', () => {
+    expect(usualIntent('dome', METRIC)).toEqual({ by: 'dome', value: '' });
+    expect(usualIntent('lock', METRIC)).toEqual({ by: 'given', value: '0.7 mm' });
+    expect(usualIntent('flood', US)).toEqual({ by: 'given', value: '1/16 in' });
+    expect(switchIntent('given', 2e-3, METRIC).value).toBe('2 mm');
+    expect(Object.values(INTENT_WORDS).filter((w) => w.field === null)).toHaveLength(2);
+  });
+  it('a drag adds cover over relief, and is a thickness for any other', () => {
+    const bury = { by: 'bury', coverM: 0.5e-3 } as const;
+    expect(draggedIntent(bury, 2e-3, 2.3e-3)).toMatchObject({ by: 'bury' });
+    expect(draggedIntent(bury, 2e-3, 1.5e-3)).toEqual({ by: 'given', thicknessM: 1.5e-3 });
+    expect(draggedIntent({ by: 'natural' }, 1e-3, 2e-3)).toEqual({ by: 'given', thicknessM: 2e-3 });
+  });
+  it('says what stands against an intention, where it can be mended', () => {
+    const words = (
+      name: string,
+      code: 'required' | 'not-allowed' | 'does-not-fit' | 'out-of-range',
+      max?: number,
+    ) =>
+      plain(
+        intentIssueText(
+          { code, path: [name], value: 0, ...(max !== undefined && { allowed: { max } }) },
+          METRIC,
+        ),
+      );
+    expect(words('areas', 'required')).toContain('survey one');
+    expect(words('recess', 'required')).toContain('recess');
+    expect(words('edges', 'not-allowed')).toContain('no lip');
+    expect(words('belowM', 'does-not-fit', 0)).toContain('Nothing is left to fill');
+    expect(words('centreM', 'out-of-range', 2e-3)).toContain('safe up to 2.00 mm');
+    expect(words('centreM', 'does-not-fit', 2e-3)).toContain('reach that height already');
+    expect(words('coverM', 'out-of-range', 2e-3)).toBe('At most 2.00 mm.');
+  });
+  it('colours and their shares', () => {
+    expect(readColours('teal 20 %, pearl dust 8,5%')).toEqual([
+      { name: 'teal', share: 0.2 },
+      { name: 'pearl dust', share: 0.085 },
+    ]);
+    expect(coloursText([{ name: 'teal', share: 0.2 }])).toBe('teal 20 %');
+    expect(readColours('')).toEqual([]);
+    for (const bad of ['teal', 'teal 0 %', 'a 60 %, b 60 %', '20 %'])
+      expect(readColours(bad)).toBeNull();
+  });
+});
+
+describe('the form of a new coat', () => {
+  const map = onPiece('Relief map');
+  const draft: CoatDraft = {
+    name: 'Bury',
+    kind: 'flood',
+    resinId: 'demo-millrace',
+    areaIds: map.areas.map((a) => a.id),
+    intent: { by: 'bury', value: '0.5 mm' },
+  };
+  const read = (change: Partial<CoatDraft>, view = map, resins: readonly Resin[] = shop.resins) =>
+    readCoat({ ...draft, ...change }, view, resins, METRIC);
+  it('bury: cover over what still stands of the relief', () => {
+    const plan = read({});
+    // Lock, floods of 3 and 1.8 mm lie over relief of 2.4 mm: only the cover is left.
+    expect(plan.ok && plan.value.thicknessM).toBeCloseTo(0.5e-3, 9);
+    expect(plan.ok && plan.value.intent).toEqual({ by: 'bury', coverM: 0.5e-3 });
+  });
+  it('buried relief may be thicker than one lift, a thickness of one’s own may not', () => {
+    const [face] = map.areas;
+    if (!face) throw new Error('no face');
+    const tall: PieceView = {
+      ...map,
+      coats: [],
+      areas: [{ ...face, relief: [{ kind: 'stones', greatestM: 9e-3, meanM: 4e-3, share: 0.5 }] }],
+    };
+    expect(read({}, tall)).toMatchObject({ ok: true, value: { thicknessM: 9.5e-3 } });
+    expect(read({ intent: { by: 'given', value: '9.5 mm' } }, tall)).toMatchObject({ ok: false });
+  });
+  it('a dome on open edges is refused at the field', () => {
+    const panel = onPiece('Viaduct painting');
+    const plan = read(
+      { areaIds: panel.areas.map((a) => a.id), intent: { by: 'dome', value: '' } },
+      panel,
+    );
+    expect(plan).toMatchObject({
+      ok: false,
+      errors: { intent: expect.stringContaining('no lip') },
+    });
+  });
+  it('reads inches, and holds the sheet’s limits of one lift', () => {
+    const given = (value: string) => read({ intent: { by: 'given', value } });
+    const inch = given('1/16 in');
+    expect(inch.ok && inch.value.thicknessM).toBeCloseTo(0.0015875, 10);
+    for (const bad of ['7 mm', '0.4 mm', 'thick'])
+      expect(given(bad)).toMatchObject({ ok: false, errors: { intent: expect.anything() } });
+  });
+  it('a coat without an area or a resin names both', () => {
+    expect(read({ areaIds: [], resinId: 'gone' })).toMatchObject({
+      ok: false,
+      errors: { areaIds: expect.anything(), resinId: expect.anything() },
+    });
+  });
+  it('names tell coats apart, and each goes where its kind belongs', () => {
+    const tray = onPiece('Lamp-room tray');
+    expect(coatName('flood', [])).toBe('Flood 1');
+    expect(coatName('dome', tray.coats)).toBe('Dome 2');
+    expect(coatName('seal', [])).toBe('Seal');
+    const kinds = (kind: Coat['kind']) =>
+      defaultAreas(kind, tray.areas).map((id) => tray.areas.find((a) => a.id === id)?.kind);
+    expect(kinds('fill')).toEqual(['recess']);
+    expect(kinds('back')).toEqual(['back']);
+    expect(kinds('flood')).toEqual(['face']);
+    expect(defaultAreas('fill', onPiece('Viaduct painting').areas)).toHaveLength(1);
+  });
+});
+
+describe('ready plans on a piece', () => {
+  const read = (id: string, view: PieceView) => {
+    const plan = READY_PLANS.find((p) => p.id === id);
+    const [resin] = shop.resins;
+    if (!plan || !resin) throw new Error(id);
+    return readyPlan(plan, view, resin, { by: 'share', share: 0.1 }, METRIC);
+  };
+  it('glitter relief: lock, bury what is left with half a millimetre, gloss', () => {
+    const map = { ...onPiece('Relief map'), coats: [] };
+    const plan = read('glitter-relief', map);
+    if (!plan.ok) throw new Error(plan.why);
+    expect(plan.coats.map((c) => c.kind)).toEqual(['lock', 'flood', 'flood']);
+    // 2.4 mm of relief less 0.7 mm of lock, and 0.5 mm.
+    expect(plan.coats[1]?.thicknessM).toBeCloseTo(2.2e-3, 9);
+    expect(plain(plan.text)).toBe('Lock 0.70 mm · Bury 2.20 mm · Gloss 1.50 mm');
+  });
+  it('a failed pour needs a recess to fill; where there is none it says so', () => {
+    const tray = read('failed-pour', { ...onPiece('Lamp-room tray'), coats: [] });
+    expect(tray.ok && tray.coats[0]?.thicknessM).toBeCloseTo(2.4e-3, 9);
+    expect(read('failed-pour', onPiece('Viaduct painting'))).toMatchObject({ ok: false });
+  });
+});
+
+describe('the demo shows every kind of coat', () => {
+  it('and each has a ledger, but those that need no more than they have', () => {
+    const kinds = new Set(shop.coats.map((c) => c.kind));
+    expect([...kinds].sort()).toEqual(
+      ['art', 'back', 'dome', 'edge', 'fill', 'flood', 'lock', 'patch', 'seal'].sort(),
+    );
+    for (const { coats } of views) for (const c of coats) expect(ledgerOf(c).ok).toBe(true);
+  });
+  it('its tray: a pit by hand, π · 25² mm² × 2.4 mm = 4.71 ml; an own cup with its reason', () => {
+    const fill = ledger(coatOf('Lamp-room tray', 'Fill')).lines.find((l) => l.id === 'recess');
+    expect((fill?.volumeM3 ?? 0) * 1e6).toBeCloseTo(Math.PI * 0.625 * 2.4, 6);
+    const cup = ledger(coatOf('Lamp-room tray', 'Colours')).lines.find((l) => l.id === 'cup');
+    expect(cup?.explanation.source).toContain('small cup for each colour');
+    expect(cup?.volumeM3).toBe(5e-6);
+  });
+  it('its canvas has a belly, its board a wedge, its panel run-off none', () => {
+    const ids = (piece: string, name: string) => ledger(coatOf(piece, name)).lines.map((l) => l.id);
+    expect(ids('Signal-box board', 'Flood 1')).toEqual(
+      expect.arrayContaining(['wedge', 'relief', 'edges']),
+    );
+    expect(ids('Timetable canvas', 'Flood 1')).toContain('meniscus');
+    expect(ids('Guard’s paddle', 'Rim')).toEqual(['edges', 'cup', 'reserve']);
+    expect(ids('Viaduct painting', 'Flood 2')).not.toContain('run-off');
+  });
+});
+
+describe('film checks of domes and relief', () => {
+  const told = (view: CoatView, change: Partial<Coat> = {}) =>
+    filmChecks({
+      ...{ coat: { ...view.coat, ...change }, areas: view.areas, piece: view.piece },
+      ...{ resin: view.resin, format: METRIC },
+      below: belowCoat(view.coat, view.around.areas, view.around.coats),
+    });
+  it('a dome says its safe mass, what lies below it taken off, and what it forgives', () => {
+    const dome = told(coatOf('Lamp-room tray', 'Dome')).find((c) => c.title === 'The dome holds');
+    expect(plain(dome?.detail ?? '')).toMatch(
+      /^rim at 60 °; safe up to 49\.\d+ g a piece, 0\.0+ g to spare$/,
+    );
+    const input = (label: string) =>
+      dome?.explanation.inputs.find((i) => i.label.startsWith(label))?.value;
+    expect(input('mean film that lies there')).toBeCloseTo(0.7e-3, 9);
+    expect(input('over-dose')).toBeGreaterThan(0.01);
+    expect(input('tilt it forgives')).toBeCloseTo(0, 6);
+    const lower = told(coatOf('Lamp-room tray', 'Dome'), { thicknessM: 1e-3 })[0];
+    const forgives = lower?.explanation.inputs.find((i) => i.label.startsWith('tilt it forgives'));
+    expect(forgives?.value).toBeGreaterThan(0.001);
+  });
+  it('relief that stands through a coat is told, with the share of the area', () => {
+    const board = coatOf('Signal-box board', 'Flood 1');
+    const relief = (thicknessM: number) =>
+      plain(told(board, { thicknessM }).find((c) => c.title.startsWith('Relief'))?.title ?? '');
+    expect(relief(2e-3)).toBe('Relief is buried');
+    expect(relief(0.8e-3)).toBe('Relief stands proud');
+  });
+});
+
+describe('cost and left-over', () => {
+  const dome = coatOf('Lamp-room tray', 'Dome');
+  it('a coat by hand: its kilograms × 24, and the consumables', () => {
+    const own = ledger(dome);
+    const cost = costOf(dome, own, 1.2);
+    expect(cost?.total).toBeCloseTo(own.totalKg * 24 + 1.2, 9);
+    expect(costOf({ ...dome, resin: { ...dome.resin, price: null } }, own, 1.2)).toBeNull();
+  });
+  it('a job is the sum of its coats, and says which have no price', () => {
+    const tray = onPiece('Lamp-room tray');
+    const own = ledger(dome);
+    const job = jobCost(tray, dome.coat.id, own, 1);
+    const sum = tray.coats.reduce((s, c) => s + (costOf(c, ledger(c), 1)?.total ?? 0), 0);
+    expect(job.total).toBeCloseTo(sum, 9);
+    expect(job.wasteShare).toBeGreaterThan(0);
+    expect(job.wasteShare).toBeLessThan(1);
+    const free = { coats: tray.coats.map((c) => ({ ...c, resin: { ...c.resin, price: null } })) };
+    expect(jobCost(free, dome.coat.id, own, 1)).toMatchObject({
+      total: 0,
+      unknown: ['Fill', 'Colours', 'Dome', 'Back'],
+    });
+  });
+  it('what is left goes to planned coats of the same resin that fit, never to the piece itself', () => {
+    const { fillers, restM3 } = leftOver(shop, coatOf('Viaduct painting', 'Flood 2'), 60e-6, NOW);
+    expect(fillers.map((f) => f.text)).toEqual(['Signal lamp lens, Dome', 'Lamp-room tray, Fill']);
+    expect(restM3 + fillers.reduce((s, f) => s + f.volumeM3, 0)).toBeCloseTo(60e-6, 12);
+    expect(fillers.every((f) => !f.ready)).toBe(true);
+    expect(leftOver(shop, dome, 60e-6, NOW).fillers.map((f) => f.text)).not.toContain(
+      'Lamp-room tray, Fill',
+    );
+    expect(leftOver(shop, dome, 0, NOW).fillers).toEqual([]);
+  });
+});
