@@ -35,7 +35,7 @@ test('a recess from a file is an area of its own; a coat goes where it is told',
   await page.getByLabel('Recess 1').check();
   await page.getByRole('button', { name: 'Plan this coat' }).click();
   // 50.27 cm² × 1.6 mm = 8.0 ml.
-  await expect(page.getByRole('row', { name: /Film on the face/ })).toContainText(/8\.0\d?\sml/);
+  await expect(page.getByRole('row', { name: /Fills the recess/ })).toContainText(/8\.0\d?\sml/);
 });
 
 test('every tab of the survey passes axe and holds what is typed', async ({ page }) => {

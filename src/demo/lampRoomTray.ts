@@ -65,5 +65,13 @@ export function lampRoomTray(
     thicknessM: 0.8e-3,
     on: ['Back'],
   });
+  b.coat(ago(0, 8.1), tray, {
+    ...plan,
+    name: 'Patch',
+    kind: 'patch',
+    thicknessM: 0.5e-3,
+    on: ['Face'],
+    more: { coverage: 0.05 },
+  });
   return tray;
 }

@@ -113,7 +113,7 @@ export function demoShop(nowMs: number): AnyTables {
   const viaduct = b.piece(ago(11, 4), {
     name: 'Viaduct painting',
     support: 'sealed panel',
-    note: 'Oil on panel, six months dry, varnish off. Client wants depth, no gloss on the rim.',
+    note: 'Oil on panel, six months dry, varnish off. Client wants depth, and a rim that does not look raw.',
     shape: { kind: 'rectangle', widthM: 0.6, heightM: 0.4 },
     edgeHeightM: 0.018,
     edges: ['open', 'open', 'dammed', 'open'],
@@ -137,6 +137,13 @@ export function demoShop(nowMs: number): AnyTables {
     kind: 'flood',
     resin: millrace,
     thicknessM: 1.8e-3,
+  });
+  b.coat(ago(0, 2.9), viaduct, {
+    name: 'Rim',
+    kind: 'edge',
+    resin: tarn,
+    intent: { by: 'skin' },
+    more: { restS: 12 * 60 },
   });
 
   const tiles = b.piece(ago(8, 5), {
@@ -227,14 +234,6 @@ export function demoShop(nowMs: number): AnyTables {
     thicknessM: 1.6e-3,
   });
 
-  b.coat(ago(2, 4.9), paddle, {
-    name: 'Rim',
-    kind: 'edge',
-    resin: tarn,
-    intent: { by: 'skin' },
-    more: { restS: 12 * 60 },
-  });
-
   const lens = b.piece(ago(1, 7), {
     name: 'Signal lamp lens',
     support: 'cured resin',
@@ -251,13 +250,6 @@ export function demoShop(nowMs: number): AnyTables {
   ]);
   b.traced(lens, { by: 'photo', photoId, planPhotoId, box: LENS_BOX, sigmaShare: 0.006 });
   b.coat(ago(1, 6), lens, { name: 'Dome', kind: 'dome', resin: millrace, thicknessM: 1.5e-3 });
-  b.coat(ago(1, 5.9), lens, {
-    name: 'Patch',
-    kind: 'patch',
-    resin: millrace,
-    thicknessM: 0.6e-3,
-    more: { coverage: 0.08 },
-  });
 
   const canvas = b.piece(ago(1, 5), {
     name: 'Timetable canvas',

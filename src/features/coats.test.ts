@@ -213,7 +213,7 @@ describe('the demo shows every kind of coat', () => {
       expect.arrayContaining(['wedge', 'relief', 'edges']),
     );
     expect(ids('Timetable canvas', 'Flood 1')).toContain('meniscus');
-    expect(ids('Guard’s paddle', 'Rim')).toEqual(['edges', 'cup', 'reserve']);
+    expect(ids('Viaduct painting', 'Rim')).toEqual(['edges', 'cup', 'reserve']);
     expect(ids('Viaduct painting', 'Flood 2')).not.toContain('run-off');
   });
 });
@@ -267,7 +267,7 @@ describe('cost and left-over', () => {
     const free = { coats: tray.coats.map((c) => ({ ...c, resin: { ...c.resin, price: null } })) };
     expect(jobCost(free, dome.coat.id, own, 1)).toMatchObject({
       total: 0,
-      unknown: ['Fill', 'Colours', 'Dome', 'Back'],
+      unknown: ['Fill', 'Colours', 'Dome', 'Back', 'Patch'],
     });
   });
   it('what is left goes to planned coats of the same resin that fit, never to the piece itself', () => {

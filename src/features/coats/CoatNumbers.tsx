@@ -137,7 +137,7 @@ export function CoatNumbers({ view, selected, edit, onSelect }: Props) {
           intent={edit.intent}
           issue={edit.issue}
           places={edit.places}
-          onSave={(change) => void edit.save(change)}
+          onSave={edit.choose}
           onMove={(by) => void act(`move ${coat.name}`, (db, c) => moveCoat(db, c, coat.id, by))}
           onRemove={() => void act(`remove ${coat.name}`, (db, c) => removeCoat(db, c, coat.id))}
         />

@@ -1,5 +1,6 @@
 'use client';
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useState } from 'react';
 import { READY_PLANS, type ReadyPlan } from '@/core/coat';
 import { useAct, useShop } from '@/data/hooks';
 import { planCoats } from '@/data/repos/coats';
@@ -7,6 +8,7 @@ import type { PieceView } from '@/features/common/coatView';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
+import { SelectField } from '@/ui/SelectField';
 import { readyPlan } from './readyPlan';
 
 interface Props {
@@ -19,7 +21,8 @@ export function ReadyPlans({ view, onPlanned }: Props) {
   const { resins, settings } = useShop();
   const act = useAct();
   const format = useFormat();
-  const resin = view.top?.resin ?? resins[0];
+  const [resinId, setResinId] = useState(view.top?.resin.id ?? resins[0]?.id ?? '');
+  const resin = resins.find((r) => r.id === resinId);
   if (!resin) return null;
   const take = async (plan: ReadyPlan) => {
     const read = readyPlan(plan, view, resin, settings.reserve, format);
@@ -30,9 +33,19 @@ export function ReadyPlans({ view, onPlanned }: Props) {
   };
   return (
     <Panel as="section" aria-label="Ready plans">
-      <Heading as="h2" fontSize="lg" mb="2">
-        Or start from a ready plan
-      </Heading>
+      <Flex justify="space-between" align="flex-end" gap="3" wrap="wrap" mb="3">
+        <Heading as="h2" fontSize="lg">
+          Or start from a ready plan
+        </Heading>
+        <Box width="220px">
+          <SelectField
+            label="Poured with"
+            value={resinId}
+            options={resins.map((r) => [r.id, r.name])}
+            onChange={(e) => setResinId(e.target.value)}
+          />
+        </Box>
+      </Flex>
       <Grid templateColumns="repeat(auto-fit, minmax(220px, 1fr))" gap="3">
         {READY_PLANS.map((plan) => {
           const read = readyPlan(plan, view, resin, settings.reserve, format);

@@ -15,20 +15,18 @@ export function useCoatEdit(view: PieceView, selected: CoatView) {
   const free = state === 'planned' && batch === null;
   const thicknessM = free && draftM !== null ? draftM : coat.thicknessM;
   const intent =
-    thicknessM === coat.thicknessM
+    Math.abs(thicknessM - coat.thicknessM) < 1e-9
       ? coat.intent
       : draggedIntent(coat.intent, coat.thicknessM, thicknessM);
   const edited: CoatView = { ...selected, coat: { ...coat, thicknessM, intent } };
   const ledger = ledgerOf(edited);
   const split = ledger.ok ? splitOf(ledger.value, resin) : null;
   const found = free ? thicknessOf(coat, around.areas, around.coats, resin.sheet) : null;
-  const save = (change: CoatChange) => {
-    if (change.intent) setDraftM(null);
-    return act(`change ${coat.name}`, (db, c) => changeCoat(db, c, coat.id, change), {
+  const save = (change: CoatChange) =>
+    act(`change ${coat.name}`, (db, c) => changeCoat(db, c, coat.id, change), {
       coatId: coat.id,
       change,
     });
-  };
   const below = belowCoat(coat, around.areas, around.coats);
   const at = view.coats.findIndex((c) => c.coat.id === coat.id);
   const planned = (i: number) => view.coats[i]?.state === 'planned' && !view.coats[i].batch;
@@ -36,8 +34,14 @@ export function useCoatEdit(view: PieceView, selected: CoatView) {
     ...{ free, thicknessM, intent, edited, ledger, split, below, save, setDraftM },
     issue: found && !found.ok ? (found.issues[0] ?? null) : null,
     places: { lower: planned(at - 1), higher: planned(at + 1) },
+    /** The surface is let go of: what was dragged stays until the next drag, so quick keys add up. */
     commit: () => {
       if (draftM !== null && draftM !== coat.thicknessM) void save({ intent });
+    },
+    /** What was typed or chosen goes before what was dragged. */
+    choose: (change: CoatChange) => {
+      if (change.intent) setDraftM(null);
+      void save(change);
     },
     setLine: (line: LedgerLineId, own: LedgerOverride | null) =>
       void save({
