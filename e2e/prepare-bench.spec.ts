@@ -64,7 +64,13 @@ test('the day sheet downloads and its sums are those of the pieces', async ({ pa
     );
   };
   const sums = { alcohol: 0, 'painter’s tape 24 mm': 0, 'paper P240': 0 };
-  for (const name of ['Guard’s paddle', 'Signal lamp lens', 'Timetable canvas', 'Relief map']) {
+  for (const name of [
+    'Guard’s paddle',
+    'Signal lamp lens',
+    'Timetable canvas',
+    'Relief map',
+    'Lamp-room tray',
+  ]) {
     await openPiece(page, name, 'prepare');
     await expect(takes).toBeVisible();
     for (const material of Object.keys(sums) as (keyof typeof sums)[])

@@ -5,6 +5,8 @@ import { INTENT_WORDS, intentOptions, type IntentDraft } from './intents';
 
 interface Props {
   readonly draft: IntentDraft;
+  /** Said below a given thickness. */
+  readonly hint?: string | undefined;
   readonly error: string | undefined;
   readonly onKind: (by: IntentKind) => void;
   readonly onValue: (value: string) => void;
@@ -13,7 +15,7 @@ interface Props {
 }
 
 /** What a coat is to do, and the one number that this takes. */
-export function IntentFields({ draft, error, onKind, onValue, onDone }: Props) {
+export function IntentFields({ draft, hint, error, onKind, onValue, onDone }: Props) {
   const { field } = INTENT_WORDS[draft.by];
   return (
     <>
@@ -27,7 +29,7 @@ export function IntentFields({ draft, error, onKind, onValue, onDone }: Props) {
       {field && (
         <TextField
           label={field.label}
-          hint={field.hint}
+          hint={draft.by === 'given' ? hint : field.hint}
           value={draft.value}
           error={error}
           onChange={(e) => onValue(e.target.value)}

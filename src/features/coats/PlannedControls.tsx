@@ -84,6 +84,7 @@ function IntentControl({
   return (
     <IntentFields
       draft={draft}
+      hint="Or drag the surface in the section; arrow keys work too"
       error={(touched ? error : undefined) ?? standing}
       onKind={(by) => {
         const next = switchIntent(by, view.coat.thicknessM, format);

@@ -21,7 +21,7 @@ export function ReadyPlans({ view, onPlanned }: Props) {
   const { resins, settings } = useShop();
   const act = useAct();
   const format = useFormat();
-  const [resinId, setResinId] = useState(view.top?.resin.id ?? resins[0]?.id ?? '');
+  const [resinId, setResinId] = useState((view.coats.at(-1)?.resin ?? resins[0])?.id ?? '');
   const resin = resins.find((r) => r.id === resinId);
   if (!resin) return null;
   const take = async (plan: ReadyPlan) => {

@@ -197,6 +197,7 @@ export function ThicknessMap({ area, lengthM, over, line, onLine }: Props) {
       <svg
         viewBox={`0 0 ${MAP.width} ${MAP.height}`}
         width="100%"
+        style={{ maxHeight: 270 }}
         role="group"
         aria-label={`${area.name} from above, ${show(widthM, 'length').text} × ${show(heightM, 'length').text}. ${words}`}
       >

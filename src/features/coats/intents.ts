@@ -15,10 +15,7 @@ interface IntentWords {
 export const INTENT_WORDS: Readonly<Record<IntentKind, IntentWords>> = {
   given: {
     choice: 'a given thickness',
-    field: {
-      label: 'Film thickness',
-      hint: 'Or drag the surface in the section; arrow keys work too',
-    },
+    field: { label: 'Film thickness', hint: '' },
   },
   natural: { choice: 'level itself and stay', field: null },
   bury: {

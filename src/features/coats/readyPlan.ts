@@ -26,6 +26,7 @@ export function readyPlan(
   const planned: NewCoat[] = [];
   for (const [i, { name, kind, intent, on }] of plan.coats.entries()) {
     const areaIds = areas.filter((a: Area) => a.kind === KIND_OF[on]).map((a) => a.id);
+    if (areaIds.length === 0) return { ok: false, why: `no ${KIND_OF[on]} is surveyed.` };
     const told = { kind, areaIds, order: first + i, intent };
     const found = thicknessOf(told, areas, laid, resin.sheet);
     if (!found.ok) {

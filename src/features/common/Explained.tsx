@@ -111,7 +111,13 @@ export function Explained({ explanation, quantity, footer, children }: Props) {
       </Trigger>
     );
   return (
-    <Popover.Root defaultOpen lazyMount unmountOnExit positioning={{ placement: 'bottom-end' }}>
+    <Popover.Root
+      defaultOpen
+      lazyMount
+      unmountOnExit
+      // With something to do below its source it is tall: beside the number it has the whole height.
+      positioning={{ placement: footer ? 'left' : 'bottom-end' }}
+    >
       <Popover.Trigger asChild>
         <Trigger title={title}>{children}</Trigger>
       </Popover.Trigger>
