@@ -138,7 +138,18 @@ test('a dome on a disc says its safe mass; the cut is chosen on the map; cost an
   await page.getByLabel('Colours and their shares').fill('teal 80 %, pearl 40 %');
   await page.getByLabel('Covers').focus();
   await expect(page.getByText(/100 % at most in all/)).toBeVisible();
-  // A resin without a price says so instead of a number.
+  // The rest of the coat is edited too: a name, another resin, a longer rest.
+  await page.getByText('Name, kind, resin, areas, rest').click();
+  await page.getByLabel('Name of the coat').fill('Colour ground');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Mixed from').selectOption({ label: 'Lantern Slow' });
+  await expect(ledger(page, 'Colour ground')).toBeVisible();
+  await page.getByLabel('Age of the mix at the edges').fill('9 h');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Age of the mix at the edges')).toHaveAccessibleDescription(
+    /Between/,
+  );
+  // A dome on an open edge is refused at its field.
   await openPiece(page, 'Viaduct painting', 'coats');
   await page.getByRole('button', { name: 'Plan another coat' }).click();
   await page.getByLabel('Kind').selectOption('dome');

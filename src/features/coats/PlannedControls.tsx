@@ -1,7 +1,6 @@
 'use client';
 import { Flex } from '@chakra-ui/react';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { useState } from 'react';
 import type { Intent } from '@/core/coat';
 import type { Issue } from '@/core/result';
 import { editText, parseQuantity } from '@/core/units';
@@ -15,6 +14,7 @@ import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
+import { CoatDetails } from './CoatDetails';
 import { IntentFields } from './IntentFields';
 import {
   coloursText,
@@ -25,6 +25,7 @@ import {
   switchIntent,
   type IntentDraft,
 } from './intents';
+import { useFollowing } from './useFollowing';
 
 interface Props {
   readonly view: CoatView;
@@ -35,20 +36,6 @@ interface Props {
   readonly onSave: (change: CoatChange) => void;
   readonly onMove: (by: 1 | -1) => void;
   readonly onRemove: () => void;
-}
-
-/** Text that follows what is stored, until it is typed into. */
-function useFollowing<T>(stored: T) {
-  const [value, setValue] = useState(stored);
-  const [seen, setSeen] = useState(JSON.stringify(stored));
-  const [touched, setTouched] = useState(false);
-  // The surface was dragged, or another tab changed the coat: the field follows.
-  if (seen !== JSON.stringify(stored)) {
-    setSeen(JSON.stringify(stored));
-    setValue(stored);
-    setTouched(false);
-  }
-  return { value, setValue, touched, touch: () => setTouched(true) };
 }
 
 function IntentControl({
@@ -158,6 +145,7 @@ export function PlannedControls({ view, places, onMove, onRemove, ...rest }: Pro
           options={reserveOptions}
           onChange={(e) => rest.onSave({ reserve: reserveSchool(e.target.value) })}
         />
+        <CoatDetails view={view} onSave={rest.onSave} />
         <Flex gap="2" wrap="wrap" align="center">
           {places.higher && (
             <Button size="sm" onClick={() => onMove(1)}>

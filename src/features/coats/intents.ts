@@ -74,13 +74,15 @@ function ownNumber(intent: Intent): number | null {
 
 export function draftOfIntent(intent: Intent, format: Format): IntentDraft {
   const number = ownNumber(intent);
-  const us16th = format.units === 'us' && number === 1.6e-3;
-  const value = us16th ? '1/16 in' : number === null ? '' : editText(number, format.typed('film'));
+  const value = number === null ? '' : editText(number, format.typed('film'));
   return { by: intent.by, value };
 }
 
+/** The usual intention as it would be typed in this shop: a US one floods 1/16 in. */
 export const usualIntent = (kind: CoatKind, format: Format): IntentDraft =>
-  draftOfIntent(USUAL[kind], format);
+  kind === 'flood' && format.units === 'us'
+    ? { by: 'given', value: '1/16 in' }
+    : draftOfIntent(USUAL[kind], format);
 
 /** A draft of another intention, with a number to start from. */
 export function switchIntent(by: IntentKind, thicknessM: number, format: Format): IntentDraft {

@@ -6,7 +6,7 @@ import type { CoatState } from '@/core/resin';
 import { edgeHeightOf, edgeKindsOf, type Area, type Support } from '@/data/records/types';
 import { SUPPORT_HATCH } from '../materials';
 import { STATE_FILL, STATE_WORDS } from '../stateWords';
-import { useFormat } from '../useFormat';
+import { useFormat, type Format } from '../useFormat';
 import { Dimensions } from './Dimensions';
 import { Handle } from './Handle';
 import { layoutSection, scaleBarM, SECTION, wallPath, type SectionLayout } from './layout';
@@ -177,8 +177,22 @@ function Caption({ layout, line }: { layout: SectionLayout; line: CutLine }) {
   );
 }
 
+/** What is said of a lamina when it is pointed at. */
+function laminaWords(
+  laminae: readonly SectionLamina[],
+  index: number,
+  show: Format['show'],
+): string {
+  const lamina = laminae[index];
+  if (!lamina) return '';
+  const top = laminae.slice(0, index + 1).reduce((sum, l) => sum + l.thicknessM, 0);
+  const film = (m: number) => show(m, 'film').text;
+  return `${lamina.name}, ${STATE_WORDS[lamina.state]}: ${film(lamina.thicknessM)}, its surface ${film(top)} over the ground`;
+}
+
 /** The piece cut through: substrate hatched, each coat at its true relative thickness, the newest on top. */
 export function SectionDrawing({ area, support, laminae, line = CENTRE_CUT, editable }: Props) {
+  const { show } = useFormat();
   const [frozen, setFrozen] = useState<number | null>(null);
   const cut = cutShape(area.shape, line);
   const layout = layoutSection(laminae, cut, edgeKindsOf(area), frozen, area.relief);
@@ -204,7 +218,9 @@ export function SectionDrawing({ area, support, laminae, line = CENTRE_CUT, edit
             stroke={planned ? 'var(--bm-colors-amber)' : 'var(--bm-colors-amber-deep)'}
             strokeWidth={planned ? 2 : 1}
             strokeDasharray={planned ? '6 4' : undefined}
-          />
+          >
+            <title>{laminaWords(laminae, i, show)}</title>
+          </path>
         );
       })}
       <Standing layout={layout} taped={area.kind !== 'recess'} />

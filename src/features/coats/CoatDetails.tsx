@@ -1,0 +1,98 @@
+'use client';
+import { chakra, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import { editText, parseQuantity } from '@/core/units';
+import { useShop } from '@/data/hooks';
+import { COAT_KINDS, type CoatKind } from '@/data/records/types';
+import type { CoatChange } from '@/data/repos/coats';
+import type { CoatView } from '@/features/common/coatView';
+import { issueText } from '@/features/common/issueText';
+import { useFormat } from '@/features/common/useFormat';
+import { SelectField } from '@/ui/SelectField';
+import { TextField } from '@/ui/TextField';
+import { CoveredAreas } from './CoveredAreas';
+import { useFollowing } from './useFollowing';
+
+/** Longest rest in the cup before the edges, s. Judgement, no source: no working time is longer. */
+const REST_S = { min: 0, max: 4 * 3600 } as const;
+
+interface Props {
+  readonly view: CoatView;
+  readonly onSave: (change: CoatChange) => void;
+}
+
+/** Rest in the cup before the edges are wetted: it makes their film thicker, and the cup hotter. */
+function Rest({ view, onSave }: Props) {
+  const format = useFormat();
+  const { coat } = view;
+  const { value, setValue, touched, touch } = useFollowing(editText(coat.restS, 'min'));
+  const parsed = parseQuantity(value, 'duration', 'min', REST_S);
+  const issue = parsed.ok ? undefined : parsed.issues[0];
+  const done = () => {
+    touch();
+    if (parsed.ok && parsed.value !== coat.restS) onSave({ restS: parsed.value });
+  };
+  return (
+    <TextField
+      label="Age of the mix at the edges"
+      hint="From the first stir to wetting them; longer clings thicker, but must end before the cup runs hot"
+      value={value}
+      error={touched && issue ? issueText(issue, 'duration', format) : undefined}
+      onChange={(e) => setValue(e.target.value)}
+      onBlur={done}
+      onKeyDown={(e) => e.key === 'Enter' && done()}
+    />
+  );
+}
+
+/** What else a planned coat is: its name, kind, resin, areas and rest. */
+export function CoatDetails({ view, onSave }: Props) {
+  const { resins } = useShop();
+  const { coat, around } = view;
+  const name = useFollowing(coat.name);
+  const [areaIds, setAreaIds] = useState<readonly string[]>(coat.areaIds);
+  const typed = name.value.trim();
+  const sound = typed !== '' && typed.length <= 120;
+  const rename = () => {
+    name.touch();
+    if (sound && typed !== coat.name) onSave({ name: typed });
+  };
+  return (
+    <chakra.details>
+      <chakra.summary cursor="pointer" fontWeight="600" minH="28px">
+        Name, kind, resin, areas, rest
+      </chakra.summary>
+      <Flex direction="column" gap="3" mt="2">
+        <TextField
+          label="Name of the coat"
+          value={name.value}
+          error={name.touched && !sound ? 'Needed, 120 characters at most.' : undefined}
+          onChange={(e) => name.setValue(e.target.value)}
+          onBlur={rename}
+          onKeyDown={(e) => e.key === 'Enter' && rename()}
+        />
+        <SelectField
+          label="What it is"
+          value={coat.kind}
+          options={COAT_KINDS.map((k) => [k, k])}
+          onChange={(e) => onSave({ kind: e.target.value as CoatKind })}
+        />
+        <SelectField
+          label="Mixed from"
+          value={coat.resinId}
+          options={resins.map((r) => [r.id, r.name])}
+          onChange={(e) => onSave({ resinId: e.target.value })}
+        />
+        <CoveredAreas
+          areas={around.areas}
+          chosen={areaIds}
+          onChange={(ids) => {
+            setAreaIds(ids);
+            if (ids.length > 0) onSave({ areaIds: ids });
+          }}
+        />
+        <Rest view={view} onSave={onSave} />
+      </Flex>
+    </chakra.details>
+  );
+}
