@@ -42,7 +42,7 @@ const popover = defineSlotRecipe({
       borderColor: 'ink',
       width: '380px',
       maxW: 'calc(100vw - 24px)',
-      maxH: 'min(var(--available-height), 520px)',
+      maxH: 'min(var(--available-height), 700px)',
       overflowY: 'auto',
       zIndex: 'popover',
       outline: 'none',
