@@ -44,6 +44,18 @@ describe('the section follows what stands on the face and where it is cut', () =
     expect(over.reliefPath).toMatch(/^M/);
     expect(over.exaggeration).toBeLessThan(without.exaggeration);
   });
+  it('a patch is a mound on part of the face: nothing above is raised by it, its name stands beside it', () => {
+    const coats = [
+      { id: 'a', thicknessM: 2e-3 },
+      { id: 'patch', thicknessM: 1e-3, coverage: 0.1 },
+      { id: 'b', thicknessM: 2e-3 },
+    ];
+    const { laminae } = layoutSection(coats, cut, ['open']);
+    expect(laminae.map((l) => l.topM)).toEqual([2e-3, 3e-3, 4e-3]);
+    const [first, patch] = laminae;
+    expect(patch?.path).toContain('Q');
+    expect((patch?.labelX ?? 0) - (first?.labelX ?? 0)).toBeGreaterThan(200);
+  });
   it('ends in a dome where the edge domes, and has a wall where it is dammed', () => {
     const doming = layoutSection([{ id: 'a', thicknessM: 2e-3 }], cut, ['doming']);
     const lines = doming.laminae[0]?.path.split('L').length ?? 0;

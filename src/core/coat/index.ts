@@ -15,7 +15,13 @@ export {
 export { BELLY_MEAN_SHARE, WALL_ANGLE_RAD } from './rimLines';
 export { cupRest, CUP_DRAIN, GLOVE_AREA_M2, STICK_AREA_M2, type CupRest } from './cupFilm';
 export { ruleOfThumb, VOLUME_RULES, type VolumeRule } from './rulesOfThumb';
-export { sectionStack, type Lamina, type SectionCoat, type SectionStack } from './sectionStack';
+export {
+  RAISES_FROM,
+  sectionStack,
+  type Lamina,
+  type SectionCoat,
+  type SectionStack,
+} from './sectionStack';
 export { reliefHeights, reliefRoom, shareProud, tallestRelief, type ReliefHeights } from './relief';
 export { LOCK_LIFT_M, planLifts, type Lift, type LiftsInput } from './lifts';
 export { checkCoatOrder, type OrderedCoat } from './order';

@@ -3,6 +3,8 @@ import { assert } from '../result';
 export interface SectionCoat {
   readonly id: string;
   readonly thicknessM: number;
+  /** Share of the face that it covers; all when left out. */
+  readonly coverage?: number;
 }
 
 export interface Lamina {
@@ -18,6 +20,9 @@ export interface SectionStack {
   /** How many times heights are drawn larger than widths. */
   readonly exaggeration: number;
 }
+
+/** Coats on a smaller share of the face raise nothing that lies above. Judgement, no source. */
+export const RAISES_FROM = 0.5;
 
 /** Round numbers a draughtsman would state for exaggerated heights. */
 const ROUND = [
@@ -41,12 +46,14 @@ export function sectionStack(
   leastM = 0,
 ): SectionStack {
   assert(widthM > 0 && room > 0, 'sectionStack', { widthM, room });
-  let heightM = 0;
-  const laminae = coats.map(({ id, thicknessM }): Lamina => {
-    const bottomM = heightM;
-    heightM += thicknessM;
-    return { id, bottomM, topM: heightM };
+  let levelM = 0;
+  const laminae = coats.map(({ id, thicknessM, coverage = 1 }): Lamina => {
+    const bottomM = levelM;
+    const topM = bottomM + thicknessM;
+    if (coverage >= RAISES_FROM) levelM = topM;
+    return { id, bottomM, topM };
   });
+  const heightM = Math.max(0, ...laminae.map((l) => l.topM));
   const tall = Math.max(heightM, leastM);
   const fits = tall > 0 ? (room * widthM) / tall : 1;
   const exaggeration = [...ROUND].reverse().find((n) => n <= fits) ?? 1;

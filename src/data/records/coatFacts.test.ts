@@ -150,3 +150,12 @@ describe('thickness on the piece', () => {
     });
   });
 });
+
+describe('a coat on a part of its areas', () => {
+  it('raises nothing that lies above, one on most of them does', () => {
+    const patch = coat(1, 'patch', ['face'], 1e-3, { coverage: 0.1 });
+    const most = coat(2, 'art', ['face'], 0.5e-3, { coverage: 0.8 });
+    const below = belowCoat({ order: 3 }, areas, [patch, most]);
+    expect(below.get('face')).toBeCloseTo(0.5e-3, 12);
+  });
+});

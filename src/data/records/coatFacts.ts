@@ -3,6 +3,7 @@ import {
   domeOn,
   domeShape,
   intentThickness,
+  RAISES_FROM,
   RIM,
   type DomeShape,
   type IntentArea,
@@ -26,7 +27,7 @@ const LEVELLED_M = 0.3e-3;
 /** Coats that are brushed or spread thin: they make no lip, fill no belly and no wedge. */
 const THIN: readonly CoatKind[] = ['seal', 'edge', 'patch'];
 
-type Laid = Pick<Coat, 'id' | 'kind' | 'order' | 'areaIds' | 'thicknessM'>;
+type Laid = Pick<Coat, 'id' | 'kind' | 'order' | 'areaIds' | 'thicknessM' | 'coverage'>;
 
 const shapes = new WeakMap<Shape, DomeShape>();
 /** What a shape comes to for domes; remembered with the row, which never changes. */
@@ -55,7 +56,9 @@ export function belowCoat(
   coats: readonly Laid[],
 ): ReadonlyMap<string, number> {
   const below = new Map<string, number>();
-  const under = coats.filter((c) => c.order < coat.order && c.kind !== 'edge');
+  const under = coats.filter(
+    (c) => c.order < coat.order && c.kind !== 'edge' && c.coverage >= RAISES_FROM,
+  );
   for (const lower of [...under].sort((a, b) => a.order - b.order)) {
     const on = filmAreas(lower, areas);
     for (const area of on) below.set(area.id, (below.get(area.id) ?? 0) + lower.thicknessM);
@@ -128,7 +131,7 @@ function areaUnder(area: Area, facts: CoatFacts, below: ReadonlyMap<string, numb
         .meanM,
     }),
     recess: area.kind === 'recess',
-    domed: isFace && kinds.every((k) => k === 'doming'),
+    domed: isFace && !thin && kinds.every((k) => k === 'doming'),
     dammedM: isFace && !thin ? flat.dammedM : 0,
     belowM,
     relief: area.relief,

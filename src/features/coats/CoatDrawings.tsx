@@ -52,6 +52,7 @@ export function CoatDrawings({ view, selected, edit, children }: Props) {
             id: c.coat.id,
             name: c.coat.name,
             state: c.state,
+            coverage: c.coat.coverage,
             thicknessM: c.coat.id === coat.id ? thicknessM : c.coat.thicknessM,
           }))}
           {...(free && {
@@ -71,6 +72,7 @@ export function CoatDrawings({ view, selected, edit, children }: Props) {
             area={area}
             lengthM={lengthOf(resin.sheet)}
             over={over}
+            coverage={coat.coverage}
             line={line}
             onLine={setLine}
           />

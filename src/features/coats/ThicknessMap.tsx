@@ -157,12 +157,14 @@ interface Props {
   readonly area: Area;
   readonly lengthM: number;
   readonly over: FilmOver;
+  /** Share of the area that the coat covers. */
+  readonly coverage: number;
   readonly line: CutLine;
   readonly onLine: (line: CutLine) => void;
 }
 
 /** The coat seen from above: how thick it lies where, and where the section is cut. */
-export function ThicknessMap({ area, lengthM, over, line, onLine }: Props) {
+export function ThicknessMap({ area, lengthM, over, coverage, line, onLine }: Props) {
   const { show } = useFormat();
   const clip = useId();
   const state = useFilmField(area, lengthM);
@@ -170,20 +172,24 @@ export function ThicknessMap({ area, lengthM, over, line, onLine }: Props) {
   const scale = useMemo(() => mapScale(area.shape), [area.shape]);
   const drawing = useMemo(
     () =>
-      state.is === 'solved' ? drawMap(state.field, JSON.parse(settled) as FilmOver, scale) : null,
-    [state, settled, scale],
+      state.is === 'solved' && coverage === 1
+        ? drawMap(state.field, JSON.parse(settled) as FilmOver, scale)
+        : null,
+    [state, settled, scale, coverage],
   );
   const { widthM, heightM } = shapeBox(area.shape);
   const even = drawing !== null && drawing.bands.length === 0;
   const film = (m: number) => show(m, 'film').text;
   const words =
-    state.is === 'failed'
-      ? `No map: ${state.why}`
-      : !drawing
-        ? 'Solving …'
-        : even
-          ? `Even: ${film(drawing.greatestM)} everywhere`
-          : `From ${film(drawing.leastM)} near the rim to ${film(drawing.greatestM)}`;
+    coverage < 1
+      ? `${film(over.thicknessM)} on ${show(coverage, 'share', 0).text} of ${area.name}`
+      : state.is === 'failed'
+        ? `No map: ${state.why}`
+        : !drawing
+          ? 'Solving …'
+          : even
+            ? `Even: ${film(drawing.greatestM)} everywhere`
+            : `From ${film(drawing.leastM)} near the rim to ${film(drawing.greatestM)}`;
   return (
     <Panel as="section" aria-label="Thickness map">
       <Flex justify="space-between" align="baseline" gap="3" wrap="wrap">

@@ -33,7 +33,7 @@ export function readyPlan(
       const [issue] = found.issues;
       return { ok: false, why: issue ? intentIssueText(issue, format) : 'it does not fit.' };
     }
-    laid.push({ ...told, id: `${i}`, thicknessM: found.value });
+    laid.push({ ...told, id: `${i}`, thicknessM: found.value, coverage: 1 });
     planned.push({
       ...plainCoat(found.value),
       ...{ pieceId: piece.id, name, kind, areaIds, intent, reserve, resinId: resin.id },

@@ -16,6 +16,8 @@ export interface SectionLamina {
   readonly id: string;
   readonly name: string;
   readonly thicknessM: number;
+  /** Share of the face that it covers; all when left out. */
+  readonly coverage?: number;
   readonly state: CoatState;
 }
 
@@ -135,7 +137,7 @@ function Names({ layout, laminae }: { layout: SectionLayout; laminae: readonly S
     return (
       <SvgText
         key={lamina.id}
-        x={layout.x0 + 14}
+        x={lamina.labelX}
         y={(lamina.topPx + lamina.bottomPx) / 2 + 5}
         size={14}
         weight={600}
@@ -178,16 +180,9 @@ function Caption({ layout, line }: { layout: SectionLayout; line: CutLine }) {
 }
 
 /** What is said of a lamina when it is pointed at. */
-function laminaWords(
-  laminae: readonly SectionLamina[],
-  index: number,
-  show: Format['show'],
-): string {
-  const lamina = laminae[index];
-  if (!lamina) return '';
-  const top = laminae.slice(0, index + 1).reduce((sum, l) => sum + l.thicknessM, 0);
+function laminaWords(lamina: SectionLamina, topM: number, show: Format['show']): string {
   const film = (m: number) => show(m, 'film').text;
-  return `${lamina.name}, ${STATE_WORDS[lamina.state]}: ${film(lamina.thicknessM)}, its surface ${film(top)} over the ground`;
+  return `${lamina.name}, ${STATE_WORDS[lamina.state]}: ${film(lamina.thicknessM)}, its surface ${film(topM)} over the ground`;
 }
 
 /** The piece cut through: substrate hatched, each coat at its true relative thickness, the newest on top. */
@@ -208,18 +203,19 @@ export function SectionDrawing({ area, support, laminae, line = CENTRE_CUT, edit
     >
       <Caption layout={layout} line={line} />
       {layout.laminae.map((lamina, i) => {
-        const { state } = laminae[i] ?? { state: 'planned' as const };
-        const planned = state === 'planned';
+        const told = laminae[i];
+        if (!told) return null;
+        const planned = told.state === 'planned';
         return (
           <path
             key={lamina.id}
             d={lamina.path}
-            fill={planned ? 'var(--bm-colors-amber-wash)' : STATE_FILL[state]}
+            fill={planned ? 'var(--bm-colors-amber-wash)' : STATE_FILL[told.state]}
             stroke={planned ? 'var(--bm-colors-amber)' : 'var(--bm-colors-amber-deep)'}
             strokeWidth={planned ? 2 : 1}
             strokeDasharray={planned ? '6 4' : undefined}
           >
-            <title>{laminaWords(laminae, i, show)}</title>
+            <title>{laminaWords(told, lamina.topM, show)}</title>
           </path>
         );
       })}

@@ -1,4 +1,5 @@
 import {
+  RAISES_FROM,
   reliefHeights,
   sectionStack,
   tallestRelief,
@@ -25,6 +26,10 @@ export interface DrawnLamina {
   readonly id: string;
   readonly topPx: number;
   readonly bottomPx: number;
+  /** Height of its surface above the ground, m. */
+  readonly topM: number;
+  /** Where its name stands. */
+  readonly labelX: number;
   readonly path: string;
 }
 
@@ -111,6 +116,18 @@ function laminaPath(
   return `${leftSide} ${rightSide} Z`;
 }
 
+/** Right end of a coat on a part of the face, px. */
+const partEnd = (coverage: number): number =>
+  SECTION.left + CUT_PX / 2 + Math.max(10, (coverage * CUT_PX) / 2);
+
+/** A coat on a part of the face: a mound in the middle, as wide as its share. */
+function partPath(top: number, bottom: number, coverage: number): string {
+  const b = partEnd(coverage);
+  const a = 2 * SECTION.left + CUT_PX - b;
+  const r = Math.min(8, (b - a) / 4);
+  return `M${a} ${bottom} Q${a} ${top} ${a + r} ${top} L${b - r} ${top} Q${b} ${top} ${b} ${bottom} Z`;
+}
+
 /** A wall of tape at a dammed end, a little taller than the coats; null at any other end. */
 export const wallPath = (kind: EdgeKind, side: 'left' | 'right', topPx: number): string | null =>
   kind === 'dammed'
@@ -140,11 +157,14 @@ export function layoutSection(
   const laminae = stack.laminae.map((lamina, i): DrawnLamina => {
     const topPx = SECTION.base - lamina.topM * filmPxPerM;
     const bottomPx = SECTION.base - lamina.bottomM * filmPxPerM;
+    const coverage = coats[i]?.coverage ?? 1;
+    const part = coverage < RAISES_FROM;
     return {
-      id: lamina.id,
-      topPx,
-      bottomPx,
-      path: laminaPath(topPx, bottomPx, i, left, right, lengthPx),
+      ...{ id: lamina.id, topPx, bottomPx, topM: lamina.topM },
+      labelX: part ? partEnd(coverage) + 8 : SECTION.left + 14,
+      path: part
+        ? partPath(topPx, bottomPx, coverage)
+        : laminaPath(topPx, bottomPx, i, left, right, lengthPx),
     };
   });
   return {
