@@ -219,11 +219,12 @@ describe('the demo shows every kind of coat', () => {
 });
 
 describe('film checks of domes and relief', () => {
-  const told = (view: CoatView, change: Partial<Coat> = {}) =>
+  const told = (view: CoatView, change: Partial<Coat> = {}, mask: number | null = null) =>
     filmChecks({
       ...{ coat: { ...view.coat, ...change }, areas: view.areas, piece: view.piece },
       ...{ resin: view.resin, format: METRIC },
       below: belowCoat(view.coat, view.around.areas, view.around.coats),
+      mask,
     });
   it('a dome says its safe mass, what lies below it taken off, and what it forgives', () => {
     const dome = told(coatOf('Lamp-room tray', 'Dome')).find((c) => c.title === 'The dome holds');
@@ -238,6 +239,22 @@ describe('film checks of domes and relief', () => {
     const lower = told(coatOf('Lamp-room tray', 'Dome'), { thicknessM: 1e-3 })[0];
     const forgives = lower?.explanation.inputs.find((i) => i.label.startsWith('tilt it forgives'));
     expect(forgives?.value).toBeGreaterThan(0.001);
+  });
+  it('an odd outline takes what was solved on it; a plain one does not', () => {
+    const lens = coatOf('Signal lamp lens', 'Dome');
+    const [face] = lens.areas;
+    if (!face) throw new Error('no face');
+    // A batten of 100 × 12 mm: its ends are shorter than 8 capillary lengths.
+    const shape = { kind: 'rectangle', widthM: 0.1, heightM: 0.012 } as const;
+    const edges = [0, 1, 2, 3].map(() => face.edges[0]).filter((e) => e !== undefined);
+    const batten: CoatView = { ...lens, areas: [{ ...face, shape, edges }] };
+    const safe = (view: CoatView, mask: number | null) =>
+      Number(/up to ([\d.]+)/.exec(plain(told(view, {}, mask)[0]?.detail ?? ''))?.[1]);
+    const closed = safe(batten, null);
+    expect(safe(batten, 0.5)).toBeLessThan(closed);
+    expect(safe(batten, 0.9)).toBeGreaterThan(closed);
+    const tray = coatOf('Lamp-room tray', 'Dome');
+    expect(safe(tray, 0.5)).toBe(safe(tray, null));
   });
   it('relief that stands through a coat is told, with the share of the area', () => {
     const board = coatOf('Signal-box board', 'Flood 1');

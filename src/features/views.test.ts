@@ -163,6 +163,7 @@ describe('coats on the desk', () => {
         piece: row,
         resin: coat.resin,
         below: new Map(),
+        mask: null,
         format: METRIC,
       }).map((c) => `${c.verdict}: ${plain(c.title)}`);
     };

@@ -185,6 +185,11 @@ describe('domes on any outline', () => {
       expect(miss(0.3)).toBeLessThan(0.003);
     }
   });
+  it('takes a mask that was solved on a grid in place of the closed form: H0 (1 − (1 − m) cos(θ/2))', () => {
+    const outline = { areaM2: 0.01, perimeterM: 0.4, cornersRad: [1.5], holes: 0, mask: 0.8 };
+    const wanted = puddleHeight(1, lc) * (1 - 0.2 * Math.cos(0.5));
+    expect(domeMean(outline, 1, lc)).toBeCloseTo(wanted, 12);
+  });
   it('finds the angle for a mean, and says when it runs off', () => {
     expect((angleForMean(rect(0.1, 0.06), 1.6e-3, lc) ?? 0) * (180 / Math.PI)).toBeCloseTo(
       54.24,

@@ -10,6 +10,8 @@ export interface DomeOutline {
   readonly cornersRad: readonly number[];
   /** Smooth holes. */
   readonly holes: number;
+  /** Mean of the linear dome over its height far from the rim, where it was solved on a grid; else the closed form. */
+  readonly mask?: number;
 }
 
 const known = new Map<number, number>();
@@ -47,7 +49,8 @@ export function cornerTerm(angleRad: number): number {
 
 /** Mean of the linear dome over its height far from the rim. */
 function maskMean(outline: DomeOutline, lengthM: number): number {
-  const { areaM2, perimeterM, cornersRad, holes } = outline;
+  const { areaM2, perimeterM, cornersRad, holes, mask } = outline;
+  if (mask !== undefined) return mask;
   // What the corners do not turn, the smooth stretches do: a half for each radian.
   const turned = cornersRad.reduce((sum, b) => sum + Math.PI - b, 0);
   const corners =

@@ -6,7 +6,12 @@ import { assert } from '../result';
 export interface DomeShape extends DomeOutline {
   /** Diameter where it is a plain disc, m: then domes are exact. */
   readonly discM: number | null;
+  /** Shortest stretch that ends in a sharp corner, m; Infinity for a smooth outline. */
+  readonly shortestM: number;
 }
+
+/** Sides shorter than this, in capillary lengths, feel both their corners: the closed form is not for them. */
+export const CLOSED_FORM_SIDE = 8;
 
 /** Turn between two stretches from which on a corner counts as sharp, rad. Judgement, no source. */
 const SHARP_RAD = 0.2;
@@ -22,18 +27,23 @@ const turn = (a: Point, b: Point, c: Point): number => {
  * Source: corners from the directions in which drawn stretches meet.
  */
 export function domeShape(shape: Shape): DomeShape {
-  const { areaM2, perimeterM } = measureShape(shape);
+  const { areaM2, perimeterM, sideLengthsM } = measureShape(shape);
   const sides = shapeSides(shape);
-  const cornersRad = sides.flatMap((side, i) => {
+  const turns = sides.map((side, i) => {
     const next = sides[(i + 1) % sides.length] ?? side;
     const [a, b, c] = [side.at(-2), side.at(-1), next[1]];
-    if (!a || !b || !c) return [];
-    const turned = turn(a, b, c);
-    return Math.abs(turned) > SHARP_RAD ? [Math.min(6, Math.max(0.1, Math.PI - turned))] : [];
+    return a && b && c ? turn(a, b, c) : 0;
   });
+  const sharp = turns.map((turned) => Math.abs(turned) > SHARP_RAD);
+  const cornersRad = turns
+    .filter((_, i) => sharp[i])
+    .map((turned) => Math.min(6, Math.max(0.1, Math.PI - turned)));
+  const shortestM = Math.min(
+    ...sideLengthsM.map((length, i) => (sharp[i] || sharp.at(i - 1) ? length : Infinity)),
+  );
   const holes = shape.keepBare?.length ?? 0;
   const discM = shape.kind === 'disc' && holes === 0 ? shape.diameterM : null;
-  return { areaM2, perimeterM, cornersRad, holes, discM };
+  return { areaM2, perimeterM, cornersRad, holes, discM, shortestM };
 }
 
 export interface DomeOn {

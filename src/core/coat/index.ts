@@ -27,7 +27,14 @@ export { LOCK_LIFT_M, planLifts, type Lift, type LiftsInput } from './lifts';
 export { checkCoatOrder, type OrderedCoat } from './order';
 export { coatCost, type CoatCost, type CostInput, type ResinPrice } from './cost';
 export { leftOverPlan, type Filler, type LeftOverTake } from './leftOver';
-export { angleFor, domeOn, domeShape, type DomeOn, type DomeShape } from './domeShape';
+export {
+  angleFor,
+  CLOSED_FORM_SIDE,
+  domeOn,
+  domeShape,
+  type DomeOn,
+  type DomeShape,
+} from './domeShape';
 export {
   INTENTS,
   intentThickness,

@@ -114,6 +114,9 @@ describe('outlines as domes see them', () => {
     const found = domeShape(shape);
     expect(found.cornersRad).toHaveLength(corners);
     if (corners > 0) expect(found.cornersRad[0]).toBeCloseTo(Math.PI * (1 - 2 / corners), 9);
+    expect(found.shortestM).toBe(
+      corners > 0 ? Math.min(...measureShape(shape).sideLengthsM) : Infinity,
+    );
     expect(found.areaM2).toBe(measureShape(shape).areaM2);
     expect(found.discM !== null).toBe(shape.kind === 'disc');
   });

@@ -2,14 +2,16 @@
 import { Flex, Grid } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useShop } from '@/data/hooks';
+import { lengthOf } from '@/data/records/coatFacts';
 import type { CoatView, PieceView } from '@/features/common/coatView';
 import { useFormat } from '@/features/common/useFormat';
 import { CheckCards } from './CheckCards';
-import { CoatDrawings } from './CoatDrawings';
+import { CoatDrawings, shownArea } from './CoatDrawings';
 import { CoatNumbers } from './CoatNumbers';
 import { filmChecks } from './filmChecks';
 import { coatChecks } from './model';
 import { useCoatEdit } from './useCoatEdit';
+import { useFilmField } from './useFilmField';
 
 interface Props {
   readonly view: PieceView;
@@ -28,6 +30,7 @@ export function CoatDesk({ view, selected, onSelect, list, children }: Props) {
   const edit = useCoatEdit(view, selected);
   const { coat } = edit.edited;
   const { resin, areas } = selected;
+  const field = useFilmField(shownArea(selected), lengthOf(resin.sheet));
   return (
     <Grid
       templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 320px', xl: 'minmax(0, 1fr) 372px' }}
@@ -35,7 +38,7 @@ export function CoatDesk({ view, selected, onSelect, list, children }: Props) {
       alignItems="start"
     >
       <Flex direction="column" gap="4" minW="0">
-        <CoatDrawings view={view} selected={selected} edit={edit}>
+        <CoatDrawings view={view} selected={selected} edit={edit} field={field}>
           {list}
         </CoatDrawings>
         {edit.split && (
@@ -46,6 +49,7 @@ export function CoatDesk({ view, selected, onSelect, list, children }: Props) {
                 ...{ coat, areas, resin, format },
                 piece: view.piece,
                 below: edit.below,
+                mask: field.is === 'solved' ? field.field.mean : null,
               }),
             ]}
           />

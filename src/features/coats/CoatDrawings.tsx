@@ -2,28 +2,30 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { CENTRE_CUT, measureShape, type CutLine } from '@/core/geometry';
-import { filmAreas, lengthOf } from '@/data/records/coatFacts';
+import { filmAreas } from '@/data/records/coatFacts';
 import type { Area } from '@/data/records/types';
 import type { CoatView, PieceView } from '@/features/common/coatView';
 import { SectionDrawing } from '@/features/common/section';
 import { Panel } from '@/ui/Panel';
 import { ThicknessMap } from './ThicknessMap';
 import type { CoatEdit } from './useCoatEdit';
+import type { FieldState } from './useFilmField';
 
 /** The area that the section and the map show: the coat's face, or its first area. */
-const shownArea = ({ coat, around }: CoatView): Area | undefined =>
+export const shownArea = ({ coat, around }: CoatView): Area | undefined =>
   filmAreas(coat, around.areas)[0] ?? around.areas[0];
 
 interface Props {
   readonly view: PieceView;
   readonly selected: CoatView;
   readonly edit: CoatEdit;
+  readonly field: FieldState;
   /** Stands beside the map. */
   readonly children: ReactNode;
 }
 
 /** Section and map of the coat; both show the same cut. */
-export function CoatDrawings({ view, selected, edit, children }: Props) {
+export function CoatDrawings({ view, selected, edit, field, children }: Props) {
   const [line, setLine] = useState<CutLine>(CENTRE_CUT);
   const { coat, resin } = selected;
   const area = shownArea(selected);
@@ -70,7 +72,7 @@ export function CoatDrawings({ view, selected, edit, children }: Props) {
         <Box flex="3 1 300px" minW="0">
           <ThicknessMap
             area={area}
-            lengthM={lengthOf(resin.sheet)}
+            state={field}
             over={over}
             coverage={coat.coverage}
             line={line}

@@ -18,7 +18,7 @@ import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { SvgText } from '@/ui/SvgText';
 import { drawMap, MAP, mapScale, type MapDrawing, type MapScale } from './mapModel';
-import { useFilmField } from './useFilmField';
+import type { FieldState } from './useFilmField';
 
 interface CutProps {
   readonly area: Area;
@@ -155,7 +155,8 @@ const tone = (share: number): string =>
 
 interface Props {
   readonly area: Area;
-  readonly lengthM: number;
+  /** How a film lies on the area. */
+  readonly state: FieldState;
   readonly over: FilmOver;
   /** Share of the area that the coat covers. */
   readonly coverage: number;
@@ -164,10 +165,9 @@ interface Props {
 }
 
 /** The coat seen from above: how thick it lies where, and where the section is cut. */
-export function ThicknessMap({ area, lengthM, over, coverage, line, onLine }: Props) {
+export function ThicknessMap({ area, state, over, coverage, line, onLine }: Props) {
   const { show } = useFormat();
   const clip = useId();
-  const state = useFilmField(area, lengthM);
   const settled = useDeferredValue(JSON.stringify(over));
   const scale = useMemo(() => mapScale(area.shape), [area.shape]);
   const drawing = useMemo(

@@ -33,6 +33,8 @@ export interface Given {
   readonly resin: Resin;
   /** Resin below the coat on each area, m. */
   readonly below: ReadonlyMap<string, number>;
+  /** Mean of the linear dome on the face, solved on its outline; null while the worker is at it. */
+  readonly mask: number | null;
   readonly format: Format;
 }
 

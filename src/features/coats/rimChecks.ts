@@ -1,4 +1,4 @@
-import { angleFor, domeOn, RIM, shareProud, tallestRelief } from '@/core/coat';
+import { angleFor, CLOSED_FORM_SIDE, domeOn, RIM, shareProud, tallestRelief } from '@/core/coat';
 import { shapeBox } from '@/core/geometry';
 import { mixDensity } from '@/core/resin';
 import { domeShapeOf, lengthOf } from '@/data/records/coatFacts';
@@ -52,13 +52,16 @@ export function edgeCheck({ coat, areas, piece, resin, format }: Given): Check[]
 }
 
 /** Whether a film that ends in a dome all round stays on its face, and what it would take to spill. */
-export function domeCheck({ coat, areas, piece, resin, below, format }: Given): Check[] {
+export function domeCheck({ coat, areas, piece, resin, below, mask, format }: Given): Check[] {
   const face = areas.find(
     (a) => a.kind === 'face' && edgeKindsOf(a).every((kind) => kind === 'doming'),
   );
   if (!face || BRUSHED.includes(coat.kind)) return [];
-  const shape = domeShapeOf(face.shape);
   const length = lengthOf(resin.sheet);
+  const told = domeShapeOf(face.shape);
+  // An odd outline, with sides too short for the closed form or parts taped off, is solved on a grid.
+  const odd = (told.shortestM < CLOSED_FORM_SIDE * length || told.holes > 0) && mask !== null;
+  const shape = odd ? { ...told, mask } : told;
   const density = mixDensity(resin.sheet);
   const safe = domeOn(shape, RIM.safe, length);
   const greatest = domeOn(shape, Math.PI / 2, length);
@@ -93,6 +96,16 @@ export function domeCheck({ coat, areas, piece, resin, below, format }: Given): 
           film(laidM, 'mean film that lies there already'),
           ...(now ? [film(now.centreM, 'height in the middle')] : []),
           film(length, 'capillary length, lc = √(γ / ρ g)'),
+          ...(odd
+            ? [
+                {
+                  label: 'm, solved on the outline',
+                  value: mask,
+                  quantity: 'number',
+                  source: 'computed',
+                } as const,
+              ]
+            : []),
           film(safe.meanM, 'safe mean, at 60°'),
           film(safe.centreM, 'safe height in the middle, at 60°'),
           {

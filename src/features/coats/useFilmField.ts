@@ -12,11 +12,12 @@ export type FieldState =
   | { readonly is: 'failed'; readonly why: string };
 
 /** How a film lies on an area, solved in the worker; again when outline, walls or resin change. */
-export function useFilmField(area: Area, lengthM: number): FieldState {
-  const walls = edgeKindsOf(area).map((kind) => kind === 'dammed');
-  const key = JSON.stringify([area.shape, walls, lengthM]);
+export function useFilmField(area: Area | undefined, lengthM: number): FieldState {
+  const walls = area && edgeKindsOf(area).map((kind) => kind === 'dammed');
+  const key = area ? JSON.stringify([area.shape, walls, lengthM]) : '';
   const [found, setFound] = useState<{ key: string; state: FieldState } | null>(null);
   useEffect(() => {
+    if (key === '') return;
     const abort = new AbortController();
     const [shape, sides, length] = JSON.parse(key) as [Area['shape'], boolean[], number];
     computeClient()
