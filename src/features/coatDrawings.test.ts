@@ -34,7 +34,7 @@ describe('the map from above', () => {
 });
 
 describe('the section follows what stands on the face and where it is cut', () => {
-  const cut = { widthM: 0.2, fromM: -0.1, leftSide: 0, rightSide: 0 };
+  const cut = { widthM: 0.2, leftSide: 0, rightSide: 0 };
   it('relief has its own outline, and makes the drawing tall enough', () => {
     const tall = [{ greatestM: 8e-3, meanM: 8e-3, share: 0.3 }];
     const thin = [{ id: 'a', thicknessM: 1e-3 }];

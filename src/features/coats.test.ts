@@ -14,7 +14,7 @@ import {
 } from './coats/intents';
 import { filmChecks } from './coats/filmChecks';
 import { coatName, defaultAreas, readCoat, type CoatDraft } from './coats/model';
-import { costOf, jobCost, leftOver } from './coats/money';
+import { costOf, jobCost, leftOver, waitingFor } from './coats/money';
 import { readyPlan } from './coats/readyPlan';
 import { ledgerOf, pieceViews, type CoatView, type PieceView } from './common/coatView';
 import { FieldReader } from './common/fieldReader';
@@ -279,6 +279,9 @@ describe('cost and left-over', () => {
     const job = jobCost(tray, dome.coat.id, own, 1);
     const sum = tray.coats.reduce((s, c) => s + (costOf(c, ledger(c), 1)?.total ?? 0), 0);
     expect(job.total).toBeCloseTo(sum, 9);
+    expect(job.explanation.inputs.map((i) => i.label)).toEqual(
+      tray.coats.map((c, i) => `${i + 1}. ${c.coat.name}, your currency`),
+    );
     expect(job.wasteShare).toBeGreaterThan(0);
     expect(job.wasteShare).toBeLessThan(1);
     const free = { coats: tray.coats.map((c) => ({ ...c, resin: { ...c.resin, price: null } })) };
@@ -288,13 +291,16 @@ describe('cost and left-over', () => {
     });
   });
   it('what is left goes to planned coats of the same resin that fit, never to the piece itself', () => {
-    const { fillers, restM3 } = leftOver(shop, coatOf('Viaduct painting', 'Flood 2'), 60e-6, NOW);
+    const { fillers, restM3 } = leftOver(
+      waitingFor(shop, coatOf('Viaduct painting', 'Flood 2'), NOW),
+      60e-6,
+    );
     expect(fillers.map((f) => f.text)).toEqual(['Signal lamp lens, Dome', 'Lamp-room tray, Fill']);
     expect(restM3 + fillers.reduce((s, f) => s + f.volumeM3, 0)).toBeCloseTo(60e-6, 12);
     expect(fillers.every((f) => !f.ready)).toBe(true);
-    expect(leftOver(shop, dome, 60e-6, NOW).fillers.map((f) => f.text)).not.toContain(
+    expect(leftOver(waitingFor(shop, dome, NOW), 60e-6).fillers.map((f) => f.text)).not.toContain(
       'Lamp-room tray, Fill',
     );
-    expect(leftOver(shop, dome, 0, NOW).fillers).toEqual([]);
+    expect(leftOver(waitingFor(shop, dome, NOW), 0).fillers).toEqual([]);
   });
 });

@@ -192,7 +192,7 @@ describe('coats on the desk', () => {
 });
 
 describe('the section drawing', () => {
-  const cut = { widthM: 0.6, fromM: -0.3, leftSide: 3, rightSide: 1 };
+  const cut = { widthM: 0.6, leftSide: 3, rightSide: 1 };
   const coats = [
     { id: 'a', thicknessM: 0.2e-3 },
     { id: 'b', thicknessM: 1.6e-3 },

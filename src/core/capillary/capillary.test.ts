@@ -1,5 +1,4 @@
 import {
-  angleForMean,
   capillaryLength,
   cornerTerm,
   domeDisc,
@@ -189,13 +188,5 @@ describe('domes on any outline', () => {
     const outline = { areaM2: 0.01, perimeterM: 0.4, cornersRad: [1.5], holes: 0, mask: 0.8 };
     const wanted = puddleHeight(1, lc) * (1 - 0.2 * Math.cos(0.5));
     expect(domeMean(outline, 1, lc)).toBeCloseTo(wanted, 12);
-  });
-  it('finds the angle for a mean, and says when it runs off', () => {
-    expect((angleForMean(rect(0.1, 0.06), 1.6e-3, lc) ?? 0) * (180 / Math.PI)).toBeCloseTo(
-      54.24,
-      0,
-    );
-    expect((angleForMean(rect(0.1, 0.06), 1e-3, lc) ?? 0) * (180 / Math.PI)).toBeCloseTo(33.36, 0);
-    expect(angleForMean(rect(0.1, 0.06), 3e-3, lc)).toBeNull();
   });
 });

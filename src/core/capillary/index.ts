@@ -1,4 +1,4 @@
 export { domeField, type DomeField, type FieldSide } from './domeField';
 export { capillaryLength, puddleHeight, SURFACE_TENSION } from './puddle';
 export { domeDisc, domeStrip, type Dome } from './dome';
-export { angleForMean, cornerTerm, domeMean, type DomeOutline } from './outlineDome';
+export { cornerTerm, domeMean, type DomeOutline } from './outlineDome';

@@ -80,19 +80,3 @@ export function domeMean(outline: DomeOutline, angleRad: number, lengthM: number
   const rim = cornersRad.length > 0 ? 1 : Math.exp(logBesselI(1, x) - logBesselI(0, x));
   return (puddleHeight(angleRad, lengthM) / rim) * (1 - (1 - m) * Math.cos(angleRad / 2));
 }
-
-/**
- * Angle at the rim for a mean thickness.
- * @returns rad, or null where even an upright rim does not hold it: it runs off
- * Source: bisection on `domeMean`, which grows with the angle.
- */
-export function angleForMean(outline: DomeOutline, meanM: number, lengthM: number): number | null {
-  let [low, high] = [1e-6, Math.PI / 2];
-  if (domeMean(outline, high, lengthM) < meanM) return null;
-  for (let i = 0; i < 60; i += 1) {
-    const middle = (low + high) / 2;
-    if (domeMean(outline, middle, lengthM) < meanM) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
-}

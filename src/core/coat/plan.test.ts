@@ -132,6 +132,14 @@ describe('outlines as domes see them', () => {
       }
     expect(angleFor(domeShape({ kind: 'disc', diameterM: 0.1 }), 'meanM', 0.01, lc)).toBeNull();
   });
+  it('rectangle 100 × 60 mm: 1.6 mm of mean at 54.24°, 1.0 mm at 33.36°; 3 mm spill', () => {
+    const shape = domeShape({ kind: 'rectangle', widthM: 0.1, heightM: 0.06 });
+    const degrees = (mm: number) =>
+      ((angleFor(shape, 'meanM', mm / 1e3, lc) ?? NaN) * 180) / Math.PI;
+    expect(degrees(1.6)).toBeCloseTo(54.24, 0);
+    expect(degrees(1)).toBeCloseTo(33.36, 0);
+    expect(angleFor(shape, 'meanM', 3e-3, lc)).toBeNull();
+  });
   it('hexagon 100 mm at 60°: mean 1.800 mm; disc 100 mm at 60°: 14.39 ml', () => {
     const hexagon = domeShape({ kind: 'regularPolygon', sides: 6, sizeM: 0.1, across: 'flats' });
     expect(domeOn(hexagon, Math.PI / 3, lc).meanM * 1e3).toBeCloseTo(1.8, 2);

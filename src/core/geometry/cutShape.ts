@@ -5,8 +5,6 @@ import { shapeSides } from './shapeSides';
 /** A cut across a shape. */
 export interface Cut {
   readonly widthM: number;
-  /** Where the cut meets the outline first, m along it. */
-  readonly fromM: number;
   /** Index of the side met at its start and at its end. */
   readonly leftSide: number;
   readonly rightSide: number;
@@ -42,11 +40,10 @@ export function cutShape(shape: Shape, line: CutLine = CENTRE_CUT): Cut {
   const right = sorted.at(-1);
   if (!left || !right || right.at - left.at < 1e-9)
     return line.atM === 0 && line.along === 'x'
-      ? { widthM: 0, fromM: 0, leftSide: 0, rightSide: 0 }
+      ? { widthM: 0, leftSide: 0, rightSide: 0 }
       : cutShape(shape);
   return {
     widthM: right.at - left.at,
-    fromM: left.at,
     leftSide: left.index,
     rightSide: right.index,
   };

@@ -134,7 +134,6 @@ describe('cutShape', () => {
   it('cuts a rectangle from its left to its right side', () => {
     expect(cutShape({ kind: 'rectangle', widthM: 0.6, heightM: 0.4 })).toEqual({
       widthM: 0.6,
-      fromM: -0.3,
       leftSide: 3,
       rightSide: 1,
     });

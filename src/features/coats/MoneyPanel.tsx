@@ -1,6 +1,7 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
 import Link from 'next/link';
+import { useMemo } from 'react';
 import type { Ledger } from '@/core/coat';
 import { useNow, useShop } from '@/data/hooks';
 import type { CoatView, PieceView } from '@/features/common/coatView';
@@ -8,7 +9,7 @@ import { Explained } from '@/features/common/Explained';
 import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
-import { costOf, jobCost, leftOver } from './money';
+import { costOf, jobCost, leftOver, waitingFor } from './money';
 
 interface Props {
   readonly view: PieceView;
@@ -37,7 +38,6 @@ export function CostPanel({ view, selected, ledger }: Props) {
     );
   const { count } = selected.piece;
   const job = jobCost(view, selected.coat.id, ledger, settings.consumables);
-  const explanation = { ...cost.explanation };
   const rows = [
     ['this coat', cost.total, cost.wasteShare],
     ...(count > 1 ? [['each piece, all coats', job.total / count, job.wasteShare] as const] : []),
@@ -49,13 +49,9 @@ export function CostPanel({ view, selected, ledger }: Props) {
         <Flex key={name} justify="space-between" align="baseline" gap="2">
           <Box fontWeight={i === 0 ? 600 : 400}>{name}</Box>
           <Box textAlign="right">
-            {i === 0 ? (
-              <Explained explanation={explanation} quantity="number">
-                <Figure fontWeight="600">{money(amount)}</Figure>
-              </Explained>
-            ) : (
-              <Figure>{money(amount)}</Figure>
-            )}
+            <Explained explanation={i === 0 ? cost.explanation : job.explanation} quantity="number">
+              <Figure fontWeight={i === 0 ? '600' : '400'}>{money(amount)}</Figure>
+            </Explained>
             <Box as="span" fontSize="sm" color="ink2">
               {' '}
               · <Figure>{show(waste, 'share', 0).text}</Figure> waste
@@ -78,7 +74,14 @@ export function LeftOverPanel({ selected, ledger }: Omit<Props, 'view'>) {
   const now = useNow();
   const { show } = useFormat();
   const reserve = ledger.lines.find((l) => l.id === 'reserve')?.volumeM3 ?? 0;
-  const { fillers, restM3 } = leftOver(shop, selected, Math.max(0, reserve), now);
+  // Who waits changes with the shop and by the minute, not with every frame of a drag.
+  const minute = Math.floor(now / 60_000);
+  const { piece, resin } = selected;
+  const waiting = useMemo(
+    () => waitingFor(shop, { piece, resin }, minute * 60_000),
+    [shop, piece, resin, minute],
+  );
+  const { fillers, restM3 } = leftOver(waiting, Math.max(0, reserve));
   const volume = (m3: number) => show(m3, 'volume').text;
   return (
     <Panel as="section" py="3" aria-label="Left-over">

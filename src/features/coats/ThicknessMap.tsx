@@ -9,8 +9,10 @@ import {
   type PointerEvent,
 } from 'react';
 import type { FilmOver } from '@/core/coat';
+import type { Explanation } from '@/core/explain';
 import { shapeBox, shapeSides, type CutLine } from '@/core/geometry';
 import type { Area } from '@/data/records/types';
+import { Explained } from '@/features/common/Explained';
 import { EDGE_STROKE } from '@/features/common/Outline';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
@@ -153,6 +155,26 @@ function Legend({ drawing }: { drawing: MapDrawing }) {
 const tone = (share: number): string =>
   `color-mix(in srgb, var(--bm-colors-amber) ${Math.round(12 + share * 58)}%, var(--bm-colors-card))`;
 
+/** What the map adds up to, so that it can be held against the ledger. */
+function mapExplanation(drawing: MapDrawing, over: FilmOver): Explanation {
+  const film = (label: string, value: number) =>
+    ({ label, value, quantity: 'film', source: 'computed' }) as const;
+  return {
+    title: 'Resin on the map',
+    formula: '∫ film dA; film = mean · u/m + wedge + sag, u − lc² ∇²u = 1, u = 0 at open rims',
+    inputs: [
+      film('mean film of the coat', over.thicknessM),
+      film('wedge, half its difference', over.wedgeM),
+      film('belly in the middle', over.bellyM),
+      film('least', drawing.leastM),
+      film('greatest', drawing.greatestM),
+    ],
+    source:
+      'Linear capillary statics on a grid, solved in a worker; same wedge and sag as the ledger.',
+    note: 'Room that relief takes, walls, edges, cup and reserve are in the ledger, not on the map.',
+  };
+}
+
 interface Props {
   readonly area: Area;
   /** How a film lies on the area. */
@@ -225,9 +247,14 @@ export function ThicknessMap({ area, state, over, coverage, line, onLine }: Prop
         <Edges area={area} scale={scale} />
         <CutHandle area={area} scale={scale} line={line} onLine={onLine} />
       </svg>
-      <Box fontSize="sm" role="status">
-        {words}
-      </Box>
+      <Flex fontSize="sm" justify="space-between" gap="2" wrap="wrap">
+        <span role="status">{words}</span>
+        {drawing && (
+          <Explained explanation={mapExplanation(drawing, over)} quantity="volume">
+            <Figure>{show(drawing.volumeM3, 'volume').text}</Figure> a piece
+          </Explained>
+        )}
+      </Flex>
       {drawing && !even && <Legend drawing={drawing} />}
     </Panel>
   );

@@ -1,6 +1,8 @@
+import type { Explanation } from '@/core/explain';
 import { coatCost, leftOverPlan, type CoatCost, type Ledger } from '@/core/coat';
 import { mixDensity } from '@/core/resin';
 import type { Shop } from '@/data/hooks';
+import type { Piece } from '@/data/records/types';
 import { ledgerOf, pieceViews, type CoatView, type PieceView } from '@/features/common/coatView';
 import { holdsOf } from '@/features/common/prep/prepView';
 
@@ -26,6 +28,7 @@ export interface JobCost {
   readonly wasteShare: number;
   /** Coats whose resin has no price. */
   readonly unknown: readonly string[];
+  readonly explanation: Explanation;
 }
 
 /** What all coats of a piece cost, for the whole set. */
@@ -47,6 +50,23 @@ export function jobCost(
     total,
     wasteShare: total > 0 ? waste / total : 0,
     unknown: costs.filter(({ cost }) => !cost).map(({ name }) => name),
+    explanation: {
+      title: 'Cost of all coats',
+      formula: 'sum over the coats of the piece, all pieces of the set',
+      inputs: costs.flatMap(({ name, cost }, i) =>
+        cost
+          ? [
+              {
+                label: `${i + 1}. ${name}, your currency`,
+                value: Number(cost.total.toFixed(2)),
+                quantity: 'number',
+                source: 'computed',
+              } as const,
+            ]
+          : [],
+      ),
+      source: 'Each coat’s own cost opens on its own page.',
+    },
   };
 }
 
@@ -57,23 +77,37 @@ export interface FillerWords {
   readonly ready: boolean;
 }
 
-/** Which other planned coats of the same resin take what is left of a batch, those that are ready first. */
-export function leftOver(
+/** A planned coat of another piece, of the same resin. */
+interface Waiting {
+  readonly piece: Piece;
+  readonly coatName: string;
+  readonly eachM3: number;
+  readonly ready: boolean;
+}
+
+/** Which other pieces wait for the resin of a coat, with what each takes from a cup that is wet already. */
+export function waitingFor(
   shop: Shop,
-  view: CoatView,
-  leftM3: number,
+  view: Pick<CoatView, 'piece' | 'resin'>,
   nowMs: number,
-): { readonly fillers: readonly FillerWords[]; readonly restM3: number } {
-  const waiting = pieceViews(shop, nowMs).flatMap(({ piece, upcoming }) => {
+): Waiting[] {
+  return pieceViews(shop, nowMs).flatMap(({ piece, upcoming }) => {
     if (!upcoming || upcoming.batch || piece.id === view.piece.id) return [];
     if (upcoming.resin.id !== view.resin.id) return [];
     const ledger = ledgerOf(upcoming);
     if (!ledger.ok) return [];
-    // From a cup that is wet already: no cup film and no reserve of its own.
+    // No cup film and no reserve of its own.
     const eachM3 = ledger.value.byArea.reduce((s, a) => s + a.volumeM3, 0) / piece.count;
     const ready = holdsOf(shop, piece, upcoming.coat.id, nowMs).length === 0;
-    return eachM3 > 0 ? [{ piece, upcoming, eachM3, ready }] : [];
+    return eachM3 > 0 ? [{ piece, coatName: upcoming.coat.name, eachM3, ready }] : [];
   });
+}
+
+/** What is left of a batch, shared out among those that wait, the ready ones first. */
+export function leftOver(
+  waiting: readonly Waiting[],
+  leftM3: number,
+): { readonly fillers: readonly FillerWords[]; readonly restM3: number } {
   const fillers: FillerWords[] = [];
   let restM3 = leftM3;
   for (const ready of [true, false]) {
@@ -88,7 +122,7 @@ export function leftOver(
       if (!found) continue;
       const { name, count } = found.piece;
       const set = count === 1 ? name : `${pieces} of ${count} ${name}`;
-      fillers.push({ pieceId: id, text: `${set}, ${found.upcoming.coat.name}`, volumeM3, ready });
+      fillers.push({ pieceId: id, text: `${set}, ${found.coatName}`, volumeM3, ready });
     }
   }
   return { fillers, restM3 };

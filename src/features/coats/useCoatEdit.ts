@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { LedgerLineId, LedgerOverride } from '@/core/coat';
 import { useAct } from '@/data/hooks';
 import { belowCoat, thicknessOf } from '@/data/records/coatFacts';
@@ -21,7 +21,11 @@ export function useCoatEdit(view: PieceView, selected: CoatView) {
   const edited: CoatView = { ...selected, coat: { ...coat, thicknessM, intent } };
   const ledger = ledgerOf(edited);
   const split = ledger.ok ? splitOf(ledger.value, resin) : null;
-  const found = free ? thicknessOf(coat, around.areas, around.coats, resin.sheet) : null;
+  // A dome takes some milliseconds to look for: not again in every frame of a drag.
+  const found = useMemo(
+    () => (free ? thicknessOf(coat, around.areas, around.coats, resin.sheet) : null),
+    [free, coat, around, resin.sheet],
+  );
   const save = (change: CoatChange) =>
     act(`change ${coat.name}`, (db, c) => changeCoat(db, c, coat.id, change), {
       coatId: coat.id,
