@@ -3,6 +3,7 @@ import type { Quantity } from './units';
 /** Where a number comes from; design rule 1 asks that the user can always see it. */
 export type SourceKind =
   | 'measured'
+  | 'assumed'
   | 'data sheet'
   | 'standard'
   | 'published'

@@ -1,12 +1,16 @@
 import { Dexie, type EntityTable, type Transaction } from 'dexie';
-import { MIGRATIONS, SCHEMA_VERSION } from './migrations';
+import { ActionError } from './errors';
+import { MIGRATIONS, SCHEMA_VERSION, tablesOf, type Migration } from './migrations';
+import { copyShop, dropCopy, storedVersion } from './oldShop';
 import type { TableName, Tables } from './records/types';
 
 export const DB_NAME = 'bilamina';
+/** Dexie keeps ten times its own version in the browser. */
+const NATIVE_VERSION = SCHEMA_VERSION * 10;
 
 export type ShopDb = Dexie & { readonly [T in TableName]: EntityTable<Tables[T], 'id'> };
 
-/** Set on a transaction that replaces the whole shop; only there may log entries go. */
+/** Set on a transaction that replaces the whole shop or brings it up to date; only there may log entries go. */
 export interface ReplacingTransaction extends Transaction {
   replacingShop?: boolean;
 }
@@ -20,40 +24,99 @@ function keepAppendOnly(db: ShopDb): void {
   });
 }
 
+/** Runs one step on the rows of the browser, inside the version change: all of it or nothing. */
+async function upgradeRows(tx: ReplacingTransaction, step: Migration): Promise<void> {
+  tx.replacingShop = true;
+  const names = tablesOf(step.version);
+  const rows = await Promise.all(names.map((table) => tx.table(table).toArray()));
+  const before = Object.fromEntries(names.map((table, n) => [table, rows[n] ?? []]));
+  for (const [table, changed] of Object.entries(step.up(before))) {
+    if (changed === before[table]) continue;
+    await tx.table(table).clear();
+    await tx.table(table).bulkAdd([...changed]);
+  }
+  tx.replacingShop = false;
+}
+
 /** Opens (lazily) a shop's database at the newest schema. */
 export function createDb(name = DB_NAME): ShopDb {
   const db = new Dexie(name) as ShopDb;
   for (const [i, step] of MIGRATIONS.entries()) {
     const version = db.version(step.version).stores({ ...step.stores });
-    if (i === 0) continue;
-    version.upgrade(async (tx) => {
-      const names = tx.storeNames;
-      const rows = await Promise.all(names.map((table) => tx.table(table).toArray()));
-      const after = step.up(Object.fromEntries(names.map((table, n) => [table, rows[n] ?? []])));
-      for (const [table, changed] of Object.entries(after)) {
-        await tx.table(table).clear();
-        await tx.table(table).bulkAdd([...changed]);
-      }
-    });
+    if (i > 0) version.upgrade((tx) => upgradeRows(tx, step));
   }
   keepAppendOnly(db);
   return db;
 }
 
-/** The shop in this browser was written by a newer Bilamina: it must not be written to by this one. */
-export class NewerShopError extends Error {
-  override readonly name = 'NewerShopError';
+/** What is told while a shop opens, and when another tab takes it over. */
+export interface OpenWatch {
+  /** Another tab holds the older shop open: the opening waits for it. */
+  readonly onBlocked?: () => void;
+  /** Another tab brings the shop up to date or deletes it: this one is closed and writes nothing any more. */
+  readonly onOvertaken?: () => void;
+  /** Go on although no copy of the old shop can be kept. */
+  readonly withoutCopy?: boolean;
 }
 
-/** Opens a database and makes sure that it is not newer than this program (Dexie itself would not mind). */
-export async function openShop(db: ShopDb): Promise<ShopDb> {
-  await db.open();
-  // Dexie keeps ten times its own version in the browser.
-  if (db.backendDB().version > SCHEMA_VERSION * 10) {
+/** Databases of this tab that another tab has taken over. */
+const overtaken = new WeakSet<ShopDb>();
+
+/**
+ * Keeps a copy of an older shop before it is brought up to date.
+ * @returns its version, or null when there is none
+ */
+async function keepOld(name: string, withoutCopy: boolean): Promise<number | null> {
+  const native = await storedVersion(name);
+  if (native === null || native === NATIVE_VERSION) return null;
+  const version = Math.floor(native / 10);
+  // Not opened at all: Dexie would try to mend what it does not know.
+  if (native > NATIVE_VERSION) throw new ActionError('newer', { version });
+  if (!withoutCopy)
+    await copyShop(name).catch(() => {
+      throw new ActionError('no room for a copy', { version });
+    });
+  return version;
+}
+
+/**
+ * Opens a shop: makes sure that it is not newer than this program (Dexie itself would not mind), keeps a copy
+ * of an older one until the new one stands, and listens for other tabs.
+ * @throws ActionError `newer`, `no room for a copy`, `upgrade failed`; whatever the browser's storage throws
+ */
+export async function openShop(db: ShopDb, watch: OpenWatch = {}): Promise<ShopDb> {
+  const old = await keepOld(db.name, watch.withoutCopy ?? false);
+  db.on('blocked', () => watch.onBlocked?.());
+  db.on('versionchange', () => {
+    overtaken.add(db);
     db.close();
-    throw new NewerShopError('written by a newer Bilamina');
+    watch.onOvertaken?.();
+    // Dexie's own answer would open the shop again by itself.
+    return false;
+  });
+  try {
+    await db.open();
+  } catch (error) {
+    if (old === null) throw error;
+    const reason = error instanceof Error ? error.message : String(error);
+    throw new ActionError('upgrade failed', { version: old, reason });
   }
+  // The new shop stands and can be read: the copy has done its work. One left over from before goes in its time.
+  await db.settings.get('shop');
+  const dropped = dropCopy(db.name);
+  if (old !== null) await dropped;
+  else dropped.catch(() => undefined);
   return db;
+}
+
+/**
+ * Refuses to go on when the shop is of another version than this program. Called by each write.
+ * @throws ActionError `overtaken`
+ */
+export function refuseOvertaken(db: ShopDb): void {
+  const native = db.isOpen() ? db.backendDB().version : NATIVE_VERSION;
+  if (native !== NATIVE_VERSION || overtaken.has(db))
+    throw new ActionError('overtaken', { version: Math.floor(native / 10) });
 }
 
 let shared: ShopDb | undefined;
@@ -62,17 +125,4 @@ let shared: ShopDb | undefined;
 export function shopDb(): ShopDb {
   shared ??= createDb();
   return shared;
-}
-
-/** Reads every table of a database of unknown, newer version, so that its data can still be exported. */
-export async function readNewerDb(
-  name = DB_NAME,
-): Promise<{ version: number; tables: Record<string, unknown[]> }> {
-  const db = new Dexie(name);
-  await db.open();
-  const tables: Record<string, unknown[]> = {};
-  for (const table of db.tables) tables[table.name] = await table.toArray();
-  const version = db.verno;
-  db.close();
-  return { version, tables };
 }

@@ -81,6 +81,7 @@ export class DemoBuilder {
       this.person = this.people[Math.floor(this.random() * this.people.length)] ?? '';
     const entry: LogEntry = {
       id: this.id('log'),
+      seq: this.log.length + 1,
       atMs: Math.round(atMs),
       kind,
       by: this.person,
@@ -211,6 +212,10 @@ export class DemoBuilder {
       targetBKg: split.value.bKg,
       aKg,
       bKg,
+      aBy: 'read',
+      bBy: 'read',
+      addedAKg: 0,
+      reading: null,
       mixedMs: at(-11),
       stirStartedMs: at(-10),
       stirredMs: at(-5),
@@ -222,13 +227,16 @@ export class DemoBuilder {
       text: name,
       figures: { targetM3, temperatureK },
     });
-    this.write(at(-13), 'weighed A', { ...about, figures: { aKg } });
+    this.write(at(-13), 'weighed A', { ...about, figures: { aKg, by: 'read' } });
     this.write(at(-11), 'mixed', {
       ...about,
-      figures: { bKg, ratioErrorShare: bKg / (aKg * massRatioBA(resin.sheet)) - 1 },
+      figures: { bKg, by: 'read', ratioErrorShare: bKg / (aKg * massRatioBA(resin.sheet)) - 1 },
     });
     this.write(at(-10), 'stir started', about);
-    this.write(at(-5), 'stirred', about);
+    this.write(at(-5), 'stirred', {
+      ...about,
+      figures: { stirredS: 300, leastS: resin.sheet.stirS },
+    });
     this.write(at(0), 'poured', {
       ...about,
       coatId,

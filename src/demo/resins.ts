@@ -21,6 +21,7 @@ export const DEMO_RESINS: readonly Resin[] = [
       workingMassKg: 0.1,
       thinnestM: 0.5e-3,
       thickestM: 6e-3,
+      stirS: 2 * MIN,
       times: {
         workingS: 40 * MIN,
         noFlowS: 5 * HOUR,
@@ -51,6 +52,7 @@ export const DEMO_RESINS: readonly Resin[] = [
       workingMassKg: 0.1,
       thinnestM: 0.8e-3,
       thickestM: 12e-3,
+      stirS: 3 * MIN,
       times: {
         workingS: 120 * MIN,
         noFlowS: 11 * HOUR,
@@ -81,6 +83,7 @@ export const DEMO_RESINS: readonly Resin[] = [
       workingMassKg: 0.1,
       thinnestM: 0.1e-3,
       thickestM: 4e-3,
+      stirS: 90,
       times: {
         workingS: 22 * MIN,
         noFlowS: 2.5 * HOUR,

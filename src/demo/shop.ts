@@ -277,7 +277,9 @@ export function demoShop(nowMs: number): AnyTables {
 
   const { tasks, air } = prepareDemo(b, ago);
   const { pieces, areas, coats, sessions, batches, defects, photos } = b;
-  const log = [...b.log].sort((x, y) => x.atMs - y.atMs);
+  const log = [...b.log]
+    .sort((x, y) => x.atMs - y.atMs)
+    .map((entry, i) => ({ ...entry, seq: i + 1 }));
   const room = { roomTemperatureK: C + 22, roomHumidity: 0.56 };
   const settings = [{ ...DEFAULT_SETTINGS, person: 'Ines', ...room }];
   return {

@@ -1,9 +1,10 @@
 import Joi from 'joi';
+import { INSTANT_LIMITS_MS } from '../units';
 
 /** Joi pieces shared by the inputs of the registry. All numbers SI, strict, finite. */
 const number = () => Joi.number().strict().required();
 const positive = () => number().greater(0);
-const instant = () => number().min(0).max(8.64e15);
+const instant = () => number().min(0).max(INSTANT_LIMITS_MS.max);
 
 const point = () => Joi.array().ordered(number(), number()).length(2).required();
 const path = () =>
@@ -22,7 +23,7 @@ const path = () =>
 const bareParts = () => Joi.array().items(path().optional()).max(50);
 /** A shape told by its dimensions; parts that stay bare may be left out. */
 const dimensioned = (dimensions: Joi.PartialSchemaMap) =>
-  Joi.object({ kind: Joi.string(), keepBare: bareParts(), ...dimensions });
+  Joi.object({ kind: Joi.string().required(), keepBare: bareParts(), ...dimensions });
 const KINDS = ['rectangle', 'roundedRectangle', 'disc', 'ellipse', 'regularPolygon', 'outline'];
 
 export const shapeSchema = Joi.alternatives()
@@ -40,7 +41,7 @@ export const shapeSchema = Joi.alternatives()
       {
         is: 'outline',
         then: Joi.object({
-          kind: Joi.string(),
+          kind: Joi.string().required(),
           outer: path(),
           keepBare: bareParts().required(),
         }),
@@ -93,6 +94,7 @@ export const sheetSchema = Joi.object({
   workingMassKg: number(),
   thinnestM: number(),
   thickestM: number(),
+  stirS: number(),
   times: Joi.object(Object.fromEntries(TIME_NAMES.map((name) => [name, number()]))).required(),
 }).required();
 
@@ -104,7 +106,7 @@ export const historySchema = Joi.array()
 export const reserveSchema = Joi.alternatives()
   .conditional('.by', {
     is: 'share',
-    then: Joi.object({ by: Joi.string(), share: number() }),
+    then: Joi.object({ by: Joi.string().required(), share: number() }),
     otherwise: Joi.object({ by: Joi.valid('risk', 'share').required(), confidence: number() }),
   })
   .required();

@@ -27,7 +27,14 @@ export {
   type RateLaw,
   type TemperatureStep,
 } from './ripeHours';
-export { checkSheet, TIME_ORDER, type ResinSheet, type SheetTimes } from './sheet';
+export {
+  checkSheet,
+  DEFAULT_STIR_S,
+  STIR_LIMITS_S,
+  TIME_ORDER,
+  type ResinSheet,
+  type SheetTimes,
+} from './sheet';
 export {
   coatClock,
   CURING_STATES,

@@ -25,7 +25,14 @@ export interface ResinSheet extends MixParts, DoublingLaw, RateLaw {
   /** Film thickness that the sheet allows in one lift, m. */
   readonly thinnestM: number;
   readonly thickestM: number;
+  /** Shortest stir that the sheet allows, s: less leaves streaks that never cure. */
+  readonly stirS: number;
 }
+
+/** Shortest stir where a sheet states none, s. Common practice, no source. */
+export const DEFAULT_STIR_S = 120;
+/** Shortest stirs that a sheet may state, s. Judgement, no source. */
+export const STIR_LIMITS_S = { min: 30, max: 1800 } as const;
 
 /** Pairs of times that must stand in this order (the first not after the second). */
 export const TIME_ORDER: readonly (readonly [keyof SheetTimes, keyof SheetTimes])[] = [
@@ -69,6 +76,7 @@ export function checkSheet(sheet: ResinSheet): Result<ResinSheet> {
     ...within(['workingMassKg'], sheet.workingMassKg, 0.001, 50),
     ...within(['thinnestM'], sheet.thinnestM, 1e-5, 0.1),
     ...within(['thickestM'], sheet.thickestM, 1e-5, 0.1),
+    ...within(['stirS'], sheet.stirS, STIR_LIMITS_S.min, STIR_LIMITS_S.max),
     ...Object.entries(times).flatMap(([name, value]) =>
       within(['times', name], value, 60, LONGEST_S),
     ),

@@ -14,5 +14,7 @@ export const OUNCE_KG = POUND_KG / 16;
 export const ICE_POINT_K = 273.15;
 /** Molar gas constant, J/(mol K). Source: CODATA 2018, exact since the 2019 SI. */
 export const GAS_CONSTANT = 8.314462618;
+/** First and last instant that a record may hold, ms since the epoch: 2000 and 2200. Judgement: outside them a clock was not set. */
+export const INSTANT_LIMITS_MS = { min: Date.UTC(2000, 0, 1), max: Date.UTC(2200, 0, 1) } as const;
 /** Standard acceleration of free fall, m/s², exact. Source: 3rd CGPM 1901. */
 export const STANDARD_GRAVITY = 9.80665;

@@ -3,6 +3,7 @@ export {
   GAS_CONSTANT,
   ICE_POINT_K,
   INCH_M,
+  INSTANT_LIMITS_MS,
   MIL_M,
   OUNCE_KG,
   POUND_KG,

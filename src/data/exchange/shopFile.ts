@@ -1,6 +1,7 @@
 import { checkCoatOrder } from '@/core/coat';
 import type { ReplacingTransaction, ShopDb } from '../db';
 import { migrate, SCHEMA_VERSION, tablesOf, type AnyTables } from '../migrations';
+import type { StoredShop } from '../oldShop';
 import { TABLE_NAMES, type Coat, type Photo, type TableName } from '../records/types';
 import type { RowFault } from '../records/validate';
 import { base64ToBlob, blobToBase64 } from './base64';
@@ -19,6 +20,23 @@ export type ImportResult =
   | { readonly ok: true; readonly rows: number }
   | { readonly ok: false; readonly faults: readonly RowFault[] };
 
+/** A stored shop of any version as a file: photos become base64, tables that are no part of it are left out. */
+export async function fileOf(
+  { version, tables }: StoredShop,
+  exportedMs: number,
+): Promise<ShopFile> {
+  const names = version > SCHEMA_VERSION ? Object.keys(tables) : tablesOf(version);
+  const photos = await Promise.all(
+    ((tables['photos'] ?? []) as Photo[]).map(async ({ blob, ...rest }) => ({
+      ...rest,
+      type: blob.type,
+      base64: await blobToBase64(blob),
+    })),
+  );
+  const rows = Object.fromEntries(names.map((name) => [name, tables[name] ?? []]));
+  return { format: SHOP_FORMAT, version, exportedMs, tables: { ...rows, photos } };
+}
+
 /** The whole shop, in one consistent read. */
 export async function exportShop(db: ShopDb, exportedMs: number): Promise<ShopFile> {
   const tables = await db.transaction('r', [...TABLE_NAMES], async () => {
@@ -27,19 +45,7 @@ export async function exportShop(db: ShopDb, exportedMs: number): Promise<ShopFi
     );
     return Object.fromEntries(TABLE_NAMES.map((t, i) => [t, rows[i] ?? []]));
   });
-  const photos = await Promise.all(
-    (tables['photos'] as Photo[]).map(async ({ blob, ...rest }) => ({
-      ...rest,
-      type: blob.type,
-      base64: await blobToBase64(blob),
-    })),
-  );
-  return {
-    format: SHOP_FORMAT,
-    version: SCHEMA_VERSION,
-    exportedMs,
-    tables: { ...tables, photos },
-  };
+  return fileOf({ version: SCHEMA_VERSION, tables }, exportedMs);
 }
 
 const isObject = (value: unknown): value is Record<string, unknown> =>

@@ -1,8 +1,10 @@
+import type { TableName } from '../records/types';
 import { rowFaults } from '../records/validate';
 import { MIGRATIONS, migrate, SCHEMA_VERSION, type AnyTables } from '.';
 import v1 from './fixtures/v1.json';
 import v2 from './fixtures/v2.json';
 import v3 from './fixtures/v3.json';
+import v4 from './fixtures/v4.json';
 
 const tablesV1 = v1.tables as unknown as AnyTables;
 const areaV1 = {
@@ -74,6 +76,7 @@ describe('version 2: the full survey', () => {
     });
     expect(piece).toMatchObject({
       ...pieceV1,
+      createdMs: Date.UTC(2000, 0, 1) + 5,
       use: { hotCups: false, food: false, daylight: false },
       marks: [],
       level: null,
@@ -81,7 +84,7 @@ describe('version 2: the full survey', () => {
   });
 
   it('other tables go through as they are; tables that are missing are made', () => {
-    expect(after['log']).toEqual([{ id: 'l' }]);
+    expect(after['log']).toEqual([{ id: 'l', seq: 1 }]);
     expect(migrate({}, 1)).toMatchObject({ pieces: [], areas: [] });
   });
 
@@ -105,7 +108,9 @@ describe('version 3: preparation and the room', () => {
     expect(after['tasks']).toEqual([]);
   });
   it('begins the record of the air with the room of the settings', () => {
-    expect(after['air']).toEqual([{ id: 'air-0', fromMs: 0, temperatureK: 295.15, humidity: 0.5 }]);
+    // From the first instant that a record may hold.
+    const fromMs = Date.UTC(2000, 0, 1);
+    expect(after['air']).toEqual([{ id: 'air-0', fromMs, temperatureK: 295.15, humidity: 0.5 }]);
     expect(migrate({}, 2)['air']).toEqual([]);
   });
   it('every row it makes passes the schemas of today', () => {
@@ -139,5 +144,42 @@ describe('version 4: coats by intention and what they cost', () => {
   it('every row of the old file passes the schemas of today', () => {
     for (const table of ['settings', 'resins', 'pieces', 'areas', 'coats', 'batches'] as const)
       for (const row of after[table] ?? []) expect(rowFaults(table, row)).toEqual([]);
+  });
+});
+
+describe('version 5: order of the log, how a weight became known', () => {
+  const tablesV4 = v4.tables as unknown as AnyTables;
+  const after = migrate(tablesV4, 4);
+  it('numbers the log in the order of its times, and says of old weighings that it is not told', () => {
+    const log = after['log'] as { seq: number; atMs: number }[];
+    expect(log.map((e) => e.seq)).toEqual(log.map((_, i) => i + 1));
+    expect(log.map((e) => e.atMs)).toEqual([...log.map((e) => e.atMs)].sort((a, b) => a - b));
+    for (const batch of after['batches'] ?? [])
+      expect(batch).toMatchObject({ aBy: 'not told', bBy: 'not told', addedAKg: 0, reading: null });
+    const fresh = migrate({ batches: [{ id: 'b', aKg: null, bKg: null }] }, 4);
+    expect(fresh['batches']).toMatchObject([{ aBy: null, bBy: null }]);
+  });
+  it('moves what a clock that was never set wrote, and keeps order and spans', () => {
+    const coats = [{ id: 'c', pouredMs: 60_000, coveredMs: null, history: [{ fromMs: 60_000 }] }];
+    const log = [
+      { id: 'late', atMs: 90_000 },
+      { id: 'early', atMs: 60_000 },
+      { id: 'never', atMs: 8.64e15 },
+    ];
+    const moved = migrate({ coats, log }, 4);
+    const t0 = Date.UTC(2000, 0, 1);
+    expect(moved['coats']).toMatchObject([
+      { pouredMs: t0 + 60_000, coveredMs: null, history: [{ fromMs: t0 + 60_000 }] },
+    ]);
+    expect(moved['log']).toEqual([
+      { id: 'early', atMs: t0 + 60_000, seq: 1 },
+      { id: 'late', atMs: t0 + 90_000, seq: 2 },
+      { id: 'never', atMs: Date.UTC(2200, 0, 1), seq: 3 },
+    ]);
+  });
+  it('every row of the old file passes the schemas of today, photos but for their form', () => {
+    for (const [table, rows] of Object.entries(after))
+      if (table !== 'photos')
+        for (const row of rows) expect(rowFaults(table as TableName, row)).toEqual([]);
   });
 });

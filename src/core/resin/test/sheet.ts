@@ -12,6 +12,7 @@ export const TEST_SHEET: ResinSheet = {
   workingMassKg: 0.1,
   thinnestM: 0.5e-3,
   thickestM: 6e-3,
+  stirS: 120,
   times: {
     workingS: 2400,
     noFlowS: 5 * 3600,

@@ -1,0 +1,44 @@
+/** Why an action or the opening of a shop was refused: a code with data. The words stand in `features`. */
+export interface Refusals {
+  /** The shop in this browser was brought up to date by a newer copy of the program in another tab. */
+  readonly overtaken: { readonly version: number };
+  /** The shop was written by a newer program. */
+  readonly newer: { readonly version: number };
+  /** There is no room for the copy that is kept while an old shop is brought up to date. */
+  readonly 'no room for a copy': { readonly version: number };
+  /** Bringing an old shop up to date failed; nothing of it was changed. */
+  readonly 'upgrade failed': { readonly version: number; readonly reason: string };
+  /** Two people changed the same fields. */
+  readonly conflict: { readonly fields: readonly FieldConflict[] };
+}
+
+/** A field that was changed here and elsewhere, with both values. */
+export interface FieldConflict {
+  readonly field: string;
+  readonly mine: unknown;
+  readonly theirs: unknown;
+}
+
+export type RefusalCode = keyof Refusals;
+
+/** An action that the shop refuses: nothing was written. */
+export class ActionError<C extends RefusalCode = RefusalCode> extends Error {
+  override readonly name = 'ActionError';
+  constructor(
+    readonly code: C,
+    readonly data: Refusals[C],
+  ) {
+    super(code);
+  }
+}
+
+/** True for a refusal of that code; narrows its data. */
+export const isRefusal = <C extends RefusalCode>(
+  error: unknown,
+  code: C,
+): error is ActionError<C> => error instanceof ActionError && error.code === code;
+
+/** The record changed under the action (another tab): nothing was written. */
+export class StaleActionError extends Error {
+  override readonly name = 'StaleActionError';
+}
