@@ -1,4 +1,4 @@
-import type { ShopDb } from './db';
+import { refuseOvertaken, type ShopDb } from './db';
 import type { LogEntry, LogKind, TableName, Tables } from './records/types';
 
 /** Clock, identifiers and person of one action; taken when the user acts, kept when it is tried again. */
@@ -19,7 +19,7 @@ export interface Writer {
   put<T extends Exclude<TableName, 'log'>>(table: T, row: Tables[T]): Promise<void>;
   log(
     kind: LogKind,
-    about: Partial<Omit<LogEntry, 'id' | 'atMs' | 'kind' | 'by'>>,
+    about: Partial<Omit<LogEntry, 'id' | 'seq' | 'atMs' | 'kind' | 'by'>>,
   ): Promise<LogEntry>;
 }
 
@@ -33,7 +33,7 @@ export const loadValidation = () => import('./records/validate');
  * Runs one action: its changes and its log entries in a single transaction, or nothing at all.
  * @param tables what it writes or reads besides the log
  * @param work the changes; every row is validated before it is written
- * @throws whatever the browser's storage throws; the transaction has then changed nothing
+ * @throws ActionError `overtaken` when another tab brought the shop up to date; whatever the browser's storage throws; the transaction has then changed nothing
  */
 export async function act<R>(
   db: ShopDb,
@@ -59,6 +59,7 @@ export async function act<R>(
     log: async (kind, about) => {
       const entry: LogEntry = {
         id: context.newId(),
+        seq: ((await db.log.orderBy('seq').last())?.seq ?? 0) + 1,
         atMs: context.nowMs,
         kind,
         by: context.by,
@@ -76,5 +77,9 @@ export async function act<R>(
       return entry;
     },
   };
-  return db.transaction('rw', [...new Set([...tables, 'log' as const])], () => work(writer));
+  refuseOvertaken(db);
+  return db.transaction('rw', [...new Set([...tables, 'log' as const])], () => {
+    refuseOvertaken(db);
+    return work(writer);
+  });
 }

@@ -1,36 +1,44 @@
 'use client';
+import equal from 'fast-deep-equal';
 import {
   createContext,
   useCallback,
   useContext,
   useEffect,
   useMemo,
+  useRef,
   useState,
   type ReactNode,
 } from 'react';
 import { shopDb, type ShopDb } from '../db';
-import { StaleActionError } from '../repos/wet';
+import { StaleActionError } from '../errors';
+import type { Prefer } from '../merge';
 import { loadValidation, type ActionContext } from '../write';
 import { useShop } from './ShopProvider';
+import { asError } from './useRead';
 
 export interface WriteFailure {
   /** What the user did, in words. */
   readonly action: string;
-  readonly reason: string;
+  readonly error: Error;
   /** The record changed meanwhile; trying again cannot help. */
   readonly stale: boolean;
   /** When the user acted: kept when it is tried again. */
   readonly atMs: number;
   /** What was to be written. */
   readonly kept: unknown;
-  readonly retry: () => Promise<void>;
+  /** Tries again; `prefer` says which side wins where another changed the same fields. */
+  readonly retry: (prefer?: Prefer) => Promise<void>;
 }
 
-export type Outcome<R> = { readonly ok: true; readonly value: R } | { readonly ok: false };
+export type Outcome<R> =
+  | { readonly ok: true; readonly value: R }
+  /** Not stored; `later` tells of the first retry that is. */
+  | { readonly ok: false; readonly later: Promise<R> };
 
 type Act = <R>(
   action: string,
-  work: (db: ShopDb, context: ActionContext) => Promise<R>,
+  work: (db: ShopDb, context: ActionContext, prefer: Prefer) => Promise<R>,
   kept?: unknown,
 ) => Promise<Outcome<R>>;
 
@@ -42,40 +50,64 @@ interface ActState {
 
 const ActContext = createContext<ActState | null>(null);
 
-const reasonOf = (error: unknown): string =>
-  error instanceof Error ? error.message : String(error);
+/** The same act with the same data within this time of the one before is a double tap: it is stored once. */
+const DOUBLE_MS = 700;
+
+interface Done {
+  readonly action: string;
+  readonly kept: unknown;
+  readonly outcome: Promise<Outcome<unknown>>;
+  /** Until then the same act is the same tap; Infinity while it is under way, 0 when it failed. */
+  untilMs: number;
+}
 
 /** Runs actions on the shop. One that fails changes nothing, keeps what was entered and can be tried again. */
 export function ActProvider({ children }: { children: ReactNode }) {
   const by = useShop().settings.person;
   const [failure, setFailure] = useState<WriteFailure | null>(null);
+  const last = useRef<Done | null>(null);
   useEffect(() => {
     const timer = setTimeout(() => void loadValidation().then((m) => m.warmSchemas()), 400);
     return () => clearTimeout(timer);
   }, []);
-  const act: Act = useCallback(
+  const run: Act = useCallback(
     async (action, work, kept = null) => {
       const context: ActionContext = { nowMs: Date.now(), by, newId: () => crypto.randomUUID() };
-      const attempt = async () => {
+      type R = Awaited<ReturnType<typeof work>>;
+      let tell: (value: R) => void = () => undefined;
+      const later = new Promise<R>((resolve) => (tell = resolve));
+      const attempt = async (prefer: Prefer): Promise<Outcome<R>> => {
         try {
-          const value = await work(shopDb(), context);
+          const value = await work(shopDb(), context, prefer);
           setFailure(null);
-          return { ok: true, value } as const;
+          return { ok: true, value };
         } catch (error) {
-          setFailure({
-            action,
-            reason: reasonOf(error),
-            stale: error instanceof StaleActionError,
-            atMs: context.nowMs,
-            kept,
-            retry: async () => void (await attempt()),
-          });
-          return { ok: false } as const;
+          const retry = async (chosen: Prefer = null) => {
+            const outcome = await attempt(chosen);
+            if (outcome.ok) tell(outcome.value);
+          };
+          const stale = error instanceof StaleActionError;
+          setFailure({ action, error: asError(error), stale, atMs: context.nowMs, kept, retry });
+          return { ok: false, later };
         }
       };
-      return attempt();
+      return attempt(null);
     },
     [by],
+  );
+  const act: Act = useCallback(
+    (action, work, kept = null) => {
+      const before = last.current;
+      type Same = ReturnType<typeof run<Awaited<ReturnType<typeof work>>>>;
+      const same = kept !== null && before?.action === action && equal(before.kept, kept);
+      if (same && Date.now() < before.untilMs) return before.outcome as Same;
+      const outcome = run(action, work, kept);
+      const done: Done = { action, kept, outcome, untilMs: Infinity };
+      last.current = done;
+      void outcome.then(({ ok }) => (done.untilMs = ok ? Date.now() + DOUBLE_MS : 0));
+      return outcome;
+    },
+    [run],
   );
   const state = useMemo(() => ({ act, failure, dismiss: () => setFailure(null) }), [act, failure]);
   return <ActContext value={state}>{children}</ActContext>;

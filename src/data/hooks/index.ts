@@ -1,3 +1,17 @@
-export { ShopProvider, useShop, type Shop } from './ShopProvider';
-export { ActProvider, useAct, useWriteFailure, type WriteFailure } from './ActProvider';
+export {
+  ShopProvider,
+  StillShop,
+  useReadTrouble,
+  useShop,
+  type Opening,
+  type Shop,
+} from './ShopProvider';
+export {
+  ActProvider,
+  useAct,
+  useWriteFailure,
+  type Outcome,
+  type WriteFailure,
+} from './ActProvider';
+export { useRead, type LiveRead } from './useRead';
 export { useNow } from './useNow';

@@ -15,8 +15,9 @@ export const price = Joi.object({
 /** Each kind of intention has a number of its own, or none. */
 const intentOf = (by: string, own: Joi.PartialSchemaMap) => ({
   is: by,
-  then: Joi.object({ by: Joi.string(), ...own }),
+  then: Joi.object({ by: Joi.string().required(), ...own }),
 });
+const PLAIN_INTENTS = INTENTS.filter((by) => !['given', 'bury', 'fill', 'dome'].includes(by));
 const intent = Joi.alternatives()
   .conditional('.by', {
     switch: [
@@ -25,7 +26,7 @@ const intent = Joi.alternatives()
       intentOf('fill', { belowM: number().min(0).max(0.5) }),
       intentOf('dome', { centreM: film().allow(null) }),
     ],
-    otherwise: Joi.object({ by: oneOf(INTENTS) }),
+    otherwise: Joi.object({ by: oneOf(PLAIN_INTENTS) }),
   })
   .required();
 const override = Joi.object({

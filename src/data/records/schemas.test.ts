@@ -9,10 +9,14 @@ const rowsOf = (table: TableName): Row[] => (demo[table] ?? []) as Row[];
 
 /** Fields that may be null: nothing is known yet. */
 const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {
+  settings: ['lastBackupMs'],
   resins: ['price'],
   pieces: ['level'],
   sessions: ['endedMs'],
-  batches: ['aKg', 'bKg', 'mixedMs', 'stirStartedMs', 'stirredMs', 'pouredMs', 'coveredMs'],
+  batches: [
+    ...['aKg', 'bKg', 'aBy', 'bBy', 'reading'],
+    ...['mixedMs', 'stirStartedMs', 'stirredMs', 'pouredMs', 'coveredMs'],
+  ],
   coats: ['batchId', 'pouredMs', 'coveredMs'],
   defects: ['coatId', 'repairedMs'],
   photos: ['defectId'],

@@ -12,6 +12,7 @@ import {
   TOOTH_SCHOOLS,
 } from '@/core/prep';
 import { ROOM_LIMITS_K } from '@/core/resin';
+import { INSTANT_LIMITS_MS } from '@/core/units';
 import { intended, price } from './coatSchemas';
 import {
   AREA_KINDS,
@@ -24,16 +25,25 @@ import {
   RELIEF_KINDS,
   SUPPORTS,
   SURFACES,
+  WEIGHED_BY,
   type TableName,
 } from './types';
 
-const id = () => Joi.string().min(1).max(64).required();
+/** Letters, digits and the two dashes: safe as a part of an address, a file name or an attribute. */
+const id = () =>
+  Joi.string()
+    .pattern(/^[A-Za-z0-9_-]{1,64}$/, 'letters, digits, - and _')
+    .required();
 const maybeId = () => id().allow(null);
 const text = (max: number) => Joi.string().allow('').max(max).required();
 const name = () => Joi.string().trim().min(1).max(120).required();
 const number = () => Joi.number().strict().required();
-const instant = () => number().min(0).max(8.64e15);
+const instant = () => number().min(INSTANT_LIMITS_MS.min).max(INSTANT_LIMITS_MS.max);
 const maybeInstant = () => instant().allow(null);
+const weighedBy = () =>
+  Joi.valid(...WEIGHED_BY)
+    .allow(null)
+    .required();
 const mass = () => number().min(0).max(100);
 
 const roomTemperature = () => number().min(ROOM_LIMITS_K.min).max(ROOM_LIMITS_K.max);
@@ -51,8 +61,8 @@ const edge = Joi.object({
   profile: Joi.alternatives()
     .conditional('.kind', {
       is: Joi.valid('round', 'bevel'),
-      then: Joi.object({ kind: Joi.string(), sizeM: number().min(0).max(0.5) }),
-      otherwise: Joi.object({ kind: Joi.valid('square', 'eased', 'round', 'bevel').required() }),
+      then: Joi.object({ kind: Joi.string().required(), sizeM: number().min(0).max(0.5) }),
+      otherwise: Joi.object({ kind: Joi.valid('square', 'eased').required() }),
     })
     .required(),
 });
@@ -71,13 +81,13 @@ const measured = Joi.alternatives()
   .conditional('.by', {
     is: 'photo',
     then: Joi.object({
-      by: Joi.string(),
+      by: Joi.string().required(),
       photoId: id(),
       planPhotoId: id(),
       box: Joi.object({ left: place(), right: place(), low: place(), high: place() }).required(),
       sigmaShare: number().min(0).max(1),
     }),
-    otherwise: Joi.object({ by: Joi.valid('rule', 'drawing', 'photo').required() }),
+    otherwise: Joi.object({ by: Joi.valid('rule', 'drawing').required() }),
   })
   .required();
 const damage = Joi.object({
@@ -119,6 +129,11 @@ const level = Joi.object({
   .allow(null)
   .required();
 
+/** Names of figures: SI names as the program writes them, and none that every object of the language has. */
+const figureName = Joi.string()
+  .pattern(/^[a-z][A-Za-z0-9]{0,59}$/)
+  .invalid(...Object.getOwnPropertyNames(Object.prototype));
+
 /** Joi schema of each table's rows. Checks of meaning (shape, sheet) follow in validate.ts. */
 export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
   settings: Joi.object({
@@ -136,6 +151,7 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
     consumables: number().min(0).max(10_000),
     roomHumidity: humidity(),
     prep: Joi.object(schools).required().options({ presence: 'required' }),
+    lastBackupMs: maybeInstant(),
   }),
   resins: Joi.object({ id: id(), name: name(), note: text(2000), price, sheet: sheetSchema }),
   pieces: Joi.object({
@@ -187,6 +203,12 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
     targetBKg: mass(),
     aKg: mass().allow(null),
     bKg: mass().allow(null),
+    aBy: weighedBy(),
+    bBy: weighedBy(),
+    addedAKg: mass(),
+    reading: Joi.object({ part: oneOf(['A', 'B']), kg: mass() })
+      .allow(null)
+      .required(),
     mixedMs: maybeInstant(),
     stirStartedMs: maybeInstant(),
     stirredMs: maybeInstant(),
@@ -261,6 +283,7 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
   }),
   log: Joi.object({
     id: id(),
+    seq: number().integer().min(1).max(1e12),
     atMs: instant(),
     kind: Joi.valid(...LOG_KINDS).required(),
     by: text(60),
@@ -271,7 +294,8 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
     sessionId: maybeId(),
     aboutId: maybeId(),
     figures: Joi.object()
-      .pattern(Joi.string().max(60), Joi.alternatives(Joi.number().strict(), text(500)))
+      .pattern(figureName, Joi.alternatives(Joi.number().strict(), text(500)))
+      .max(60)
       .required(),
   }),
 };

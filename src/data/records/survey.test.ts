@@ -14,7 +14,7 @@ const piece: Piece = {
   count: 1,
   support: 'bare wood',
   note: '',
-  createdMs: 0,
+  createdMs: Date.UTC(2026, 0, 1),
   use: { hotCups: true, food: false, daylight: true },
   marks: [{ name: 'hinge', at: [0.1, 0] }],
   prep: {},
@@ -22,7 +22,7 @@ const piece: Piece = {
   level: {
     tilt: { alongX: 0.001, alongY: -0.002 },
     by: 'typed',
-    readMs: 10,
+    readMs: Date.UTC(2026, 0, 2),
     props: [
       [-0.1, 0],
       [0.1, 0.1],

@@ -165,6 +165,10 @@ export interface Coat {
   readonly history: readonly TemperatureStep[];
 }
 
+/** Read off the scale, taken to be what was asked for, or written before the shop told the two apart. */
+export const WEIGHED_BY = ['read', 'assumed', 'not told'] as const;
+export type WeighedBy = (typeof WEIGHED_BY)[number];
+
 export interface WetSession {
   readonly id: Id<'session'>;
   readonly resinId: Id<'resin'>;
@@ -184,6 +188,13 @@ export interface Batch {
   readonly targetBKg: number;
   readonly aKg: number | null;
   readonly bKg: number | null;
+  /** How the two masses became known; null while they are not. */
+  readonly aBy: WeighedBy | null;
+  readonly bBy: WeighedBy | null;
+  /** Part A that went in after B, to put the ratio right, kg; part of `aKg`. */
+  readonly addedAKg: number;
+  /** What the scale was said to show for the part being weighed, before it is in; kept over a reload. */
+  readonly reading: { readonly part: 'A' | 'B'; readonly kg: number } | null;
   /** Part B met part A: the working time starts. */
   readonly mixedMs: number | null;
   readonly stirStartedMs: number | null;
@@ -239,6 +250,7 @@ export const LOG_KINDS = [
   'session started',
   'session left',
   'weighed A',
+  'added A',
   'mixed',
   'stir started',
   'stirred',
@@ -265,6 +277,8 @@ export type LogKind = (typeof LOG_KINDS)[number];
 /** One line of the append-only log. */
 export interface LogEntry {
   readonly id: Id<'log'>;
+  /** Place in the order of writing, from 1: it holds when a clock is set back. */
+  readonly seq: number;
   readonly atMs: number;
   readonly kind: LogKind;
   readonly by: string;
@@ -298,6 +312,8 @@ export interface Settings {
   readonly currency: string;
   readonly consumables: number;
   readonly prep: PrepSchools;
+  /** When the whole shop was last saved to a file; null before the first time. */
+  readonly lastBackupMs: number | null;
 }
 
 export const DEFAULT_SETTINGS: Settings = {
@@ -315,6 +331,7 @@ export const DEFAULT_SETTINGS: Settings = {
   currency: '£',
   consumables: 1.2,
   prep: DEFAULT_SCHOOLS,
+  lastBackupMs: null,
 };
 
 /** Every table of the shop and what stands in it. */

@@ -15,7 +15,8 @@ import {
   type Support,
 } from '../records/types';
 import { act, type ActionContext } from '../write';
-import { StaleActionError } from './wet';
+import { ActionError, StaleActionError, type FieldConflict } from '../errors';
+import { mergeRecord, mergeRows, type Prefer } from '../merge';
 
 export interface Survey {
   readonly name: string;
@@ -38,6 +39,36 @@ const areaRows = (
   pieceId: Id<'piece'>,
   areas: readonly SurveyedArea[],
 ): Area[] => areas.map((area) => ({ ...area, id: area.id ?? newId(), pieceId }));
+
+/** What a change was made from, and which side wins where another changed the same field meanwhile. */
+export interface Based<T> {
+  readonly base: T;
+  readonly prefer?: Prefer;
+}
+
+function refuseConflicts(fields: readonly FieldConflict[]): void {
+  if (fields.length > 0) throw new ActionError('conflict', { fields });
+}
+
+/** The survey as the records have it. */
+export const surveyOf = (piece: Piece, areas: readonly Area[]): Survey => {
+  const { name, count, support, note, use, marks, level, bellyM } = piece;
+  return {
+    ...{ name, count, support, note, use, marks, level, bellyM },
+    areas: areas.map(({ pieceId: _pieceId, ...area }) => area),
+  };
+};
+
+/** What was surveyed here brought together with what was saved elsewhere since. */
+function mergedSurvey(mine: Survey, theirs: Survey, { base, prefer }: Based<Survey>): Survey {
+  const { areas: _mine, ...told } = mine;
+  const { areas: _base, ...was } = base;
+  const { areas: _theirs, ...now } = theirs;
+  const piece = mergeRecord(was, told, now, prefer);
+  const areas = mergeRows(base.areas, mine.areas, theirs.areas, prefer);
+  refuseConflicts([...piece.conflicts, ...areas.conflicts]);
+  return { ...piece.value, areas: areas.value };
+}
 
 /** Adds a piece with its areas, and the photos they were traced from. Returns the piece's id. */
 export function addPiece(
@@ -69,7 +100,8 @@ const photoRows = (
 /**
  * Saves a piece's survey. Areas that are gone from it are deleted; one that a coat lies or is planned on
  * must stay. Pictures that no area names any more go as well.
- * @throws StaleActionError when the piece is gone or a needed area would go
+ * @param based what it was made from: what others changed since is kept
+ * @throws StaleActionError when the piece is gone or a needed area would go; ActionError `conflict`
  */
 export function changeSurvey(
   db: ShopDb,
@@ -77,12 +109,15 @@ export function changeSurvey(
   pieceId: Id<'piece'>,
   survey: Survey,
   photos: readonly NewPhoto[] = [],
+  based: Based<Survey> | null = null,
 ): Promise<void> {
   return act(db, context, ['pieces', 'areas', 'coats', 'resins', 'photos'], async (w) => {
     const piece = await db.pieces.get(pieceId);
     if (!piece) throw new StaleActionError('This piece is no longer there.');
-    const { areas, ...told } = survey;
     const before = await db.areas.where('pieceId').equals(pieceId).toArray();
+    const { areas, ...told } = based
+      ? mergedSurvey(survey, surveyOf(piece, before), based)
+      : survey;
     const gone = before.filter((a) => !areas.some((b) => b.id === a.id));
     const coats = await db.coats.where('pieceId').equals(pieceId).toArray();
     const needed = gone.find((a) => coats.some((c) => c.areaIds.includes(a.id)));
@@ -188,30 +223,54 @@ export function repairDefect(
   });
 }
 
-export function saveResin(db: ShopDb, context: ActionContext, resin: Resin): Promise<void> {
+/**
+ * Saves a data sheet; what others changed since `based` is kept.
+ * @throws ActionError `conflict`
+ */
+export function saveResin(
+  db: ShopDb,
+  context: ActionContext,
+  resin: Resin,
+  based: Based<Resin> | null = null,
+): Promise<void> {
   return act(db, context, ['resins'], async (w) => {
     const known = await db.resins.get(resin.id);
-    await w.put('resins', resin);
+    const merged = known && based ? mergeRecord(based.base, resin, known, based.prefer) : null;
+    refuseConflicts(merged?.conflicts ?? []);
+    await w.put('resins', merged?.value ?? resin);
     await w.log(known ? 'resin changed' : 'resin added', { text: resin.name });
   });
 }
 
 /**
  * Settings are not a wet action and not part of the log; but the room's air is: a new reading of it goes
- * into the room's record, which every drying clock follows.
+ * into the room's record, which every drying clock follows. What others changed since `based` is kept.
+ * @throws ActionError `conflict`
  */
 export function saveSettings(
   db: ShopDb,
   context: ActionContext,
-  settings: Settings,
+  mine: Settings,
+  based: Based<Settings> | null = null,
 ): Promise<void> {
   return act(db, context, ['settings', 'air'], async (w) => {
     const known = (await db.settings.get('shop')) ?? DEFAULT_SETTINGS;
+    const merged = based ? mergeRecord(based.base, mine, known, based.prefer) : null;
+    refuseConflicts(merged?.conflicts ?? []);
+    const settings = merged?.value ?? mine;
     await w.put('settings', settings);
     const { roomTemperatureK: temperatureK, roomHumidity: humidity } = settings;
     if (known.roomTemperatureK === temperatureK && known.roomHumidity === humidity) return;
     await w.put('air', { id: context.newId(), fromMs: context.nowMs, temperatureK, humidity });
     await w.log('air noted', { figures: { temperatureK, humidity } });
+  });
+}
+
+/** The whole shop was saved to a file: the reminder begins anew. */
+export function noteBackup(db: ShopDb, context: ActionContext): Promise<void> {
+  return act(db, context, ['settings'], async (w) => {
+    const known = (await db.settings.get('shop')) ?? DEFAULT_SETTINGS;
+    await w.put('settings', { ...known, lastBackupMs: context.nowMs });
   });
 }
 

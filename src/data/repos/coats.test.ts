@@ -5,7 +5,7 @@ import type { Coat } from '../records/types';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';
 import { changeSurvey } from './bench';
 import { changeCoat, moveCoat, planCoats, removeCoat, splitCoat, type NewCoat } from './coats';
-import { startSession } from './wet';
+import { startSession } from './session';
 
 const glitter = { kind: 'flakes', greatestM: 2e-3, meanM: 1e-3, share: 0.3 } as const;
 

@@ -4,7 +4,9 @@ import type { ShopDb } from '../db';
 import { thicknessOf } from '../records/coatFacts';
 import type { Area, Coat, Id, Resin } from '../records/types';
 import { act, type ActionContext } from '../write';
-import { StaleActionError } from './wet';
+import equal from 'fast-deep-equal';
+import { ActionError, StaleActionError } from '../errors';
+import type { Prefer } from '../merge';
 
 /** What is told of a new coat; its place, its thickness and all that happens to it follow. */
 export type NewCoat = Pick<
@@ -121,15 +123,44 @@ async function plannedCoat(db: ShopDb, coatId: Id<'coat'>, verb: string): Promis
   return coat;
 }
 
-/** Changes a coat that is still planned; the thickness of all that lies above follows. */
+export interface ChangeBasis {
+  /** The fields as they stood when the change was begun. */
+  readonly base: CoatChange;
+  /** What the same user stored meanwhile: no conflict with it. */
+  readonly own?: CoatChange;
+  readonly prefer?: Prefer;
+}
+
+/** The part of a change that goes in: fields that another changed meanwhile are told, or go as preferred. */
+function agreed(
+  coat: Coat,
+  change: CoatChange,
+  { base, own = {}, prefer = null }: ChangeBasis,
+): CoatChange {
+  const names = Object.keys(change) as (keyof CoatChange)[];
+  const fields = names
+    .filter((f) => ![base[f], own[f], change[f]].some((known) => equal(coat[f], known)))
+    .map((field) => ({ field, mine: change[field], theirs: coat[field] }));
+  if (fields.length > 0 && prefer === null) throw new ActionError('conflict', { fields });
+  if (prefer !== 'theirs') return change;
+  const dropped = new Set<string>(fields.map((f) => f.field));
+  return Object.fromEntries(Object.entries(change).filter(([name]) => !dropped.has(name)));
+}
+
+/**
+ * Changes a coat that is still planned; the thickness of all that lies above follows.
+ * @throws StaleActionError when it is no longer planned; ActionError `conflict` when another changed the same field
+ */
 export function changeCoat(
   db: ShopDb,
   context: ActionContext,
   coatId: Id<'coat'>,
-  change: CoatChange,
+  told: CoatChange,
+  based: ChangeBasis | null = null,
 ): Promise<void> {
   return act(db, context, TABLES, async (w) => {
     const coat = await plannedCoat(db, coatId, 'changed');
+    const change = based ? agreed(coat, told, based) : told;
     const { pieceId } = coat;
     const rows = await pieceRows(db, pieceId);
     const next = rows.coats.map((c) => (c.id === coatId ? { ...c, ...change } : c));

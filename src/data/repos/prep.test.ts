@@ -1,7 +1,7 @@
 import { coatHolds, laidMasks, piecePrep } from '../prep/prepFacts';
 import type { ShopDb } from '../db';
 import type { Coat } from '../records/types';
-import { contextAt, freshDb, makeReady, prepRows, shopWithCoat } from '../test/shop';
+import { contextAt, freshDb, makeReady, prepRows, shopWithCoat, T0 } from '../test/shop';
 import { changeCoat, planCoat } from './coats';
 import {
   addTask,
@@ -15,7 +15,8 @@ import {
   waiveTask,
   type TaskRef,
 } from './prep';
-import { startSession, StaleActionError } from './wet';
+import { StaleActionError } from '../errors';
+import { startSession } from './session';
 
 /** A shop with one planned coat whose preparation is all open again. */
 async function unprepared(): Promise<{ db: ShopDb; coat: Coat }> {
@@ -100,11 +101,11 @@ describe('what happened to a task', () => {
     const { ref } = await stateAt(db, coat, 5);
     await doTask(db, contextAt(5), ref('mask'), { method: 'latex' });
     const [mask] = laidMasks(await db.tasks.toArray());
-    expect(mask).toMatchObject({ method: 'latex', laidMs: 300_000, takenOffMs: null });
+    expect(mask).toMatchObject({ method: 'latex', laidMs: T0 + 300_000, takenOffMs: null });
     const off = `unmask:${mask?.coatId}.${mask?.areaId}`;
     const task = { key: off, rule: 'unmask', title: 'Off', coatId: null, scope: [] };
     await doTask(db, contextAt(9), { pieceId: coat.pieceId, task });
-    expect(laidMasks(await db.tasks.toArray())[0]?.takenOffMs).toBe(540_000);
+    expect(laidMasks(await db.tasks.toArray())[0]?.takenOffMs).toBe(T0 + 540_000);
   });
   it('a coat that changes or goes does not drop what was done', async () => {
     const { db, coat } = await unprepared();

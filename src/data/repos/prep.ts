@@ -3,7 +3,7 @@ import type { MaskMethod, OwnTask, PrepSchools, PrepTask, RubResult } from '@/co
 import type { ShopDb } from '../db';
 import type { Id, LogKind, Piece, PrepRecord } from '../records/types';
 import { act, type ActionContext } from '../write';
-import { StaleActionError } from './wet';
+import { StaleActionError } from '../errors';
 
 /** The task of a plan that an action is about. */
 export interface TaskRef {

@@ -1,8 +1,6 @@
-import { batchStep } from '../records/batchStep';
-import type { Coat } from '../records/types';
-import { contextAt, freshDb, shopWithCoat, TEST_RESIN } from '../test/shop';
+import { contextAt, freshDb, shopWithCoat, T0, TEST_RESIN } from '../test/shop';
+import { A, kinds, poured, started } from '../test/wet';
 import { InvalidRowError, act } from '../write';
-import type { ShopDb } from '../db';
 import {
   noteDefect,
   noteTemperature,
@@ -13,137 +11,7 @@ import {
 } from './bench';
 import { DEFAULT_SETTINGS } from '../records/types';
 import { changeCoat, planCoat, removeCoat } from './coats';
-import {
-  coverBatch,
-  endStir,
-  leaveSession,
-  mixB,
-  pourCoat,
-  startSession,
-  startStir,
-  undoLast,
-  weighA,
-} from './wet';
-
-const CUP = { aKg: 0.0575, bKg: 0.05, addedAKg: 0, errorShare: 0 };
-
-async function started(db: ShopDb, coat: Coat) {
-  const plan = {
-    resinId: coat.resinId,
-    coatIds: [coat.id],
-    temperatureK: 295.15,
-    targetM3: 1e-4,
-    targetAKg: 0.0575,
-    targetBKg: 0.05,
-  };
-  const sessionId = await startSession(db, contextAt(10), plan);
-  const batch = await db.batches.where('sessionId').equals(sessionId).first();
-  return { sessionId, batchId: batch?.id ?? '' };
-}
-
-async function poured(db: ShopDb) {
-  const coat = await shopWithCoat(db);
-  const ids = await started(db, coat);
-  await weighA(db, contextAt(11), ids.batchId, 0.0575);
-  await mixB(db, contextAt(12), ids.batchId, CUP);
-  await startStir(db, contextAt(13), ids.batchId);
-  await endStir(db, contextAt(17), ids.batchId);
-  await pourCoat(db, contextAt(19), ids.batchId, coat.id);
-  return { ...ids, coat };
-}
-
-const kinds = async (db: ShopDb) => (await db.log.orderBy('atMs').toArray()).map((e) => e.kind);
-
-describe('a wet session', () => {
-  it('writes each step with its log entry, and the coat’s clock starts at the pour', async () => {
-    const db = freshDb();
-    const { batchId, sessionId, coat } = await poured(db);
-    await coverBatch(db, contextAt(25), batchId);
-    expect(await kinds(db)).toEqual([
-      'resin added',
-      'piece added',
-      'coat planned',
-      'prep done',
-      'prep done',
-      'prep done',
-      'session started',
-      'weighed A',
-      'mixed',
-      'stir started',
-      'stirred',
-      'poured',
-      'covered',
-    ]);
-    expect(await db.coats.get(coat.id)).toMatchObject({
-      pouredMs: 19 * 60_000,
-      coveredMs: 25 * 60_000,
-      history: [{ fromMs: 19 * 60_000, temperatureK: 295.15 }],
-    });
-    expect(await db.sessions.get(sessionId)).toMatchObject({ endedMs: 25 * 60_000 });
-  });
-
-  it('refuses a step out of turn and changes nothing', async () => {
-    const db = freshDb();
-    const { batchId } = await started(db, await shopWithCoat(db));
-    const before = await db.log.count();
-    await expect(startStir(db, contextAt(11), batchId)).rejects.toMatchObject({
-      name: 'StaleActionError',
-    });
-    await expect(coverBatch(db, contextAt(11), batchId)).rejects.toMatchObject({
-      name: 'StaleActionError',
-    });
-    expect(await db.log.count()).toBe(before);
-  });
-
-  it('undoes step by step back to the start; the log keeps both', async () => {
-    const db = freshDb();
-    const { batchId, coat, sessionId } = await poured(db);
-    await coverBatch(db, contextAt(25), batchId);
-    const steps: string[] = [];
-    for (let i = 0; i < 6; i += 1) {
-      await undoLast(db, contextAt(30 + i), batchId);
-      const batch = await db.batches.get(batchId);
-      if (batch) steps.push(batchStep(batch));
-    }
-    expect(steps).toEqual(['cover', 'pour', 'stirring', 'stir', 'weigh B', 'weigh A']);
-    expect(await db.coats.get(coat.id)).toMatchObject({
-      pouredMs: null,
-      coveredMs: null,
-      history: [],
-    });
-    expect(await db.sessions.get(sessionId)).toMatchObject({ endedMs: null });
-    const undone = await db.log.where('kind').equals('undone').sortBy('atMs');
-    expect(undone.map((e) => e.text)).toEqual([
-      'covered',
-      'poured',
-      'stirred',
-      'stir started',
-      'mixed',
-      'weighed A',
-    ]);
-    expect(new Set(undone.map((e) => e.aboutId)).size).toBe(6);
-    await expect(undoLast(db, contextAt(40), batchId)).rejects.toThrow('no step');
-  });
-
-  it('lets a session be left before mixing, never after', async () => {
-    const db = freshDb();
-    const coat = await shopWithCoat(db);
-    const { sessionId } = await started(db, coat);
-    await leaveSession(db, contextAt(12), sessionId);
-    expect(await db.coats.get(coat.id)).toMatchObject({ batchId: null });
-    const again = await started(db, coat);
-    await weighA(db, contextAt(21), again.batchId, 0.05);
-    await mixB(db, contextAt(22), again.batchId, CUP);
-    await expect(leaveSession(db, contextAt(23), again.sessionId)).rejects.toThrow('already mixed');
-  });
-
-  it('does not take a coat that is already being mixed', async () => {
-    const db = freshDb();
-    const coat = await shopWithCoat(db);
-    await started(db, coat);
-    await expect(started(db, coat)).rejects.toMatchObject({ name: 'StaleActionError' });
-  });
-});
+import { weighA } from './wet';
 
 describe('one transaction', () => {
   it('a log entry that cannot be written takes the change back with it', async () => {
@@ -153,7 +21,7 @@ describe('one transaction', () => {
     db.log.hook('creating', () => {
       throw new Error('disk full');
     });
-    await expect(weighA(db, contextAt(11), batchId, 0.05)).rejects.toThrow('disk full');
+    await expect(weighA(db, contextAt(11), batchId, A)).rejects.toThrow('disk full');
     expect(await db.batches.get(batchId)).toMatchObject({ aKg: null });
     expect(await db.log.count()).toBe(entries);
   });
@@ -204,7 +72,7 @@ describe('bench records', () => {
     const db = freshDb();
     const { coat } = await poured(db);
     const note = (fromMin: number, temperatureK: number) =>
-      noteTemperature(db, contextAt(100), coat.id, { fromMs: fromMin * 60_000, temperatureK });
+      noteTemperature(db, contextAt(100), coat.id, { fromMs: T0 + fromMin * 60_000, temperatureK });
     await note(80, 291.15);
     await note(50, 293.15);
     await note(80, 290.15);

@@ -1,126 +1,32 @@
-import { batchStep, undoneBatch } from '../records/batchStep';
-import { coatHolds } from '../prep/prepFacts';
-import {
-  DEFAULT_SETTINGS,
-  type Batch,
-  type Coat,
-  type Id,
-  type LogEntry,
-  type LogKind,
-  type WetSession,
-} from '../records/types';
+import { checkMix } from '@/core/resin';
+import { batchStep } from '../records/batchStep';
+import type { Batch, Coat, Id, LogEntry, LogKind, Resin, WeighedBy } from '../records/types';
+import { standingActs, undoneAct } from '../records/wetActs';
 import type { ShopDb } from '../db';
+import { StaleActionError } from '../errors';
 import { act, type ActionContext, type Writer } from '../write';
 
-const WET_TABLES = ['sessions', 'batches', 'coats'] as const;
-/** What says whether a coat is ready besides those. */
-const PREP_TABLES = ['pieces', 'areas', 'resins', 'defects', 'tasks', 'air', 'settings'] as const;
+/** What a step of a batch reads or writes. */
+const TABLES = ['sessions', 'batches', 'coats', 'resins'] as const;
 
-export interface NewSession {
-  readonly resinId: Id<'resin'>;
-  readonly coatIds: readonly Id<'coat'>[];
-  readonly temperatureK: number;
-  readonly targetM3: number;
-  readonly targetAKg: number;
-  readonly targetBKg: number;
-}
-
-/** The record changed under the action (another tab): nothing was written. */
-export class StaleActionError extends Error {
-  override readonly name = 'StaleActionError';
-}
-
-/** @throws StaleActionError when the preparation of a coat is not done */
-async function refuseHeld(db: ShopDb, coats: readonly Coat[], nowMs: number): Promise<void> {
-  const ids = [...new Set(coats.map((c) => c.pieceId))];
-  const [pieces, areas, all, defects, tasks, resins, air, settings] = await Promise.all([
-    db.pieces.bulkGet(ids),
-    db.areas.where('pieceId').anyOf(ids).toArray(),
-    db.coats.where('pieceId').anyOf(ids).toArray(),
-    db.defects.where('pieceId').anyOf(ids).toArray(),
-    db.tasks.where('pieceId').anyOf(ids).toArray(),
-    db.resins.toArray(),
-    db.air.toArray(),
-    db.settings.get('shop'),
-  ]);
-  const rows = {
-    ...{ areas, resins, defects, tasks, air, coats: all },
-    settings: settings ?? DEFAULT_SETTINGS,
-  };
-  for (const coat of coats) {
-    const piece = pieces.find((p) => p?.id === coat.pieceId);
-    const held = piece ? coatHolds(piece, coat.id, rows, nowMs)[0] : undefined;
-    if (held)
-      throw new StaleActionError(`${coat.name} is not ready: ${held.task.title.toLowerCase()}.`);
-  }
-}
-
-/**
- * Opens a wet session with one batch for coats of one resin. Returns the session's id.
- * @throws StaleActionError when a coat is gone, being mixed, or held back by its preparation
- */
-export function startSession(
-  db: ShopDb,
-  context: ActionContext,
-  plan: NewSession,
-): Promise<Id<'session'>> {
-  return act(db, context, [...WET_TABLES, ...PREP_TABLES], async (w) => {
-    const coats = (await db.coats.bulkGet([...plan.coatIds])).filter((c) => c !== undefined);
-    if (coats.length !== plan.coatIds.length || coats.some((c) => c.batchId !== null))
-      throw new StaleActionError('A coat of this session is gone or already being mixed.');
-    await refuseHeld(db, coats, context.nowMs);
-    const session: WetSession = {
-      id: context.newId(),
-      resinId: plan.resinId,
-      coatIds: plan.coatIds,
-      temperatureK: plan.temperatureK,
-      startedMs: context.nowMs,
-      endedMs: null,
-    };
-    const batch: Batch = {
-      id: context.newId(),
-      sessionId: session.id,
-      resinId: plan.resinId,
-      coatIds: plan.coatIds,
-      targetM3: plan.targetM3,
-      targetAKg: plan.targetAKg,
-      targetBKg: plan.targetBKg,
-      aKg: null,
-      bKg: null,
-      mixedMs: null,
-      stirStartedMs: null,
-      stirredMs: null,
-      pouredMs: null,
-      coveredMs: null,
-    };
-    await w.put('sessions', session);
-    await w.put('batches', batch);
-    for (const coat of coats) await w.put('coats', { ...coat, batchId: batch.id });
-    await w.log('session started', {
-      sessionId: session.id,
-      batchId: batch.id,
-      pieceId: coats[0]?.pieceId ?? null,
-      text: coats.map((c) => c.name).join(', '),
-      figures: { targetM3: plan.targetM3, temperatureK: plan.temperatureK },
-    });
-    return session.id;
-  });
+interface BatchRows {
+  readonly batch: Batch;
+  readonly coats: readonly Coat[];
+  readonly resin: Resin;
 }
 
 interface BatchAction {
   readonly kind: LogKind;
   readonly expected: ReturnType<typeof batchStep>;
-  readonly change: (batch: Batch) => Partial<Batch>;
-  readonly figures?: LogEntry['figures'];
+  readonly change: (rows: BatchRows) => Partial<Batch>;
+  readonly figures?: (rows: BatchRows) => LogEntry['figures'];
 }
 
-async function readBatch(
-  w: Writer,
-  batchId: Id<'batch'>,
-): Promise<{ batch: Batch; coats: Coat[] }> {
+async function readBatch(w: Writer, batchId: Id<'batch'>): Promise<BatchRows> {
   const batch = await w.db.batches.get(batchId);
-  if (!batch) throw new StaleActionError('This batch is no longer in the shop.');
-  return { batch, coats: await w.db.coats.where('batchId').equals(batchId).toArray() };
+  const resin = batch && (await w.db.resins.get(batch.resinId));
+  if (!batch || !resin) throw new StaleActionError('This batch is no longer in the shop.');
+  return { batch, resin, coats: await w.db.coats.where('batchId').equals(batchId).toArray() };
 }
 
 function stepBatch(
@@ -129,47 +35,82 @@ function stepBatch(
   batchId: Id<'batch'>,
   action: BatchAction,
 ): Promise<void> {
-  return act(db, context, WET_TABLES, async (w) => {
-    const { batch, coats } = await readBatch(w, batchId);
+  return act(db, context, TABLES, async (w) => {
+    const rows = await readBatch(w, batchId);
+    const { batch, coats } = rows;
     if (batchStep(batch) !== action.expected)
       throw new StaleActionError(`This batch is already at “${batchStep(batch)}”.`);
-    await w.put('batches', { ...batch, ...action.change(batch) });
+    await w.put('batches', { ...batch, ...action.change(rows) });
     await w.log(action.kind, {
       batchId,
       sessionId: batch.sessionId,
       pieceId: coats[0]?.pieceId ?? null,
-      figures: action.figures ?? {},
+      figures: action.figures?.(rows) ?? {},
     });
   });
 }
 
-export const weighA = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>, aKg: number) =>
+/** A mass in the cup, and whether it was read off the scale or taken to be what was asked for. */
+export interface Weighed {
+  readonly kg: number;
+  readonly by: Exclude<WeighedBy, 'not told'>;
+}
+
+/** What the scale is said to show while a part is weighed; not an act yet, kept so that a reload loses nothing. */
+export function noteReading(
+  db: ShopDb,
+  context: ActionContext,
+  batchId: Id<'batch'>,
+  reading: NonNullable<Batch['reading']>,
+): Promise<void> {
+  return act(db, context, TABLES, async (w) => {
+    const { batch } = await readBatch(w, batchId);
+    if (batchStep(batch) === `weigh ${reading.part}`) await w.put('batches', { ...batch, reading });
+  });
+}
+
+export const weighA = (
+  db: ShopDb,
+  c: ActionContext,
+  batchId: Id<'batch'>,
+  { kg: aKg, by }: Weighed,
+) =>
   stepBatch(db, c, batchId, {
     kind: 'weighed A',
     expected: 'weigh A',
-    change: () => ({ aKg }),
-    figures: { aKg },
+    change: () => ({ aKg, aBy: by, reading: null }),
+    figures: () => ({ aKg, by }),
   });
 
-/** What is in the cup when part B is in; `addedAKg` of A went in after B, to restore the ratio. */
-export interface MixedCup {
-  readonly aKg: number;
-  readonly bKg: number;
-  readonly addedAKg: number;
-  readonly errorShare: number;
-}
+/** More of part A went in after B, to put the ratio right: as much as was asked for, not read off a scale. */
+export const addA = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>, addedAKg: number) =>
+  stepBatch(db, c, batchId, {
+    kind: 'added A',
+    expected: 'weigh B',
+    change: ({ batch }) => ({
+      aKg: (batch.aKg ?? 0) + addedAKg,
+      addedAKg: batch.addedAKg + addedAKg,
+      aBy: 'assumed',
+    }),
+    figures: () => ({ addedAKg, by: 'assumed' }),
+  });
 
 /** Part B is in the cup: the working time starts. */
-export const mixB = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>, cup: MixedCup) =>
+export const mixB = (
+  db: ShopDb,
+  c: ActionContext,
+  batchId: Id<'batch'>,
+  { kg: bKg, by }: Weighed,
+) =>
   stepBatch(db, c, batchId, {
     kind: 'mixed',
     expected: 'weigh B',
-    change: () => ({ aKg: cup.aKg, bKg: cup.bKg, mixedMs: c.nowMs }),
-    figures: {
-      bKg: cup.bKg,
-      ...(cup.addedAKg > 0 && { addedAKg: cup.addedAKg }),
-      ratioErrorShare: cup.errorShare,
-    },
+    change: () => ({ bKg, bBy: by, mixedMs: c.nowMs, reading: null }),
+    figures: ({ batch, resin }) => ({
+      bKg,
+      by,
+      ratioErrorShare: checkMix(batch.aKg ?? 0, bKg, resin.sheet).errorShare,
+    }),
   });
 
 export const startStir = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
@@ -179,11 +120,17 @@ export const startStir = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
     change: () => ({ stirStartedMs: c.nowMs }),
   });
 
+/** The stir is over; the log says how long it was and whether that is less than the sheet asks for. */
 export const endStir = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
   stepBatch(db, c, batchId, {
     kind: 'stirred',
     expected: 'stirring',
     change: () => ({ stirredMs: c.nowMs }),
+    figures: ({ batch, resin }) => {
+      const stirredS = Math.max(0, c.nowMs - (batch.stirStartedMs ?? c.nowMs)) / 1000;
+      const leastS = resin.sheet.stirS;
+      return { stirredS, leastS, ...(stirredS < leastS && { short: 'short' }) };
+    },
   });
 
 /** One coat is on its piece: its clock starts at the session's room temperature. */
@@ -193,7 +140,7 @@ export function pourCoat(
   batchId: Id<'batch'>,
   coatId: Id<'coat'>,
 ): Promise<void> {
-  return act(db, context, WET_TABLES, async (w) => {
+  return act(db, context, TABLES, async (w) => {
     const { batch, coats } = await readBatch(w, batchId);
     const session = await db.sessions.get(batch.sessionId);
     const coat = coats.find((c) => c.id === coatId);
@@ -223,7 +170,7 @@ export function coverBatch(
   context: ActionContext,
   batchId: Id<'batch'>,
 ): Promise<void> {
-  return act(db, context, WET_TABLES, async (w) => {
+  return act(db, context, TABLES, async (w) => {
     const { batch, coats } = await readBatch(w, batchId);
     const session = await db.sessions.get(batch.sessionId);
     if (batchStep(batch) !== 'cover' || !session)
@@ -243,49 +190,32 @@ export function coverBatch(
   });
 }
 
-/** Takes back the last step of a batch; the log keeps both the step and its undoing. */
-export function undoLast(db: ShopDb, context: ActionContext, batchId: Id<'batch'>): Promise<void> {
-  return act(db, context, WET_TABLES, async (w) => {
-    const { batch, coats } = await readBatch(w, batchId);
-    const undone = undoneBatch(batch, coats);
-    if (!undone) throw new StaleActionError('There is no step to undo.');
-    const entries = await db.log.where('batchId').equals(batchId).sortBy('atMs');
-    const taken = new Set(entries.map((e) => e.aboutId));
-    const about = entries
-      .reverse()
-      .find((e) => e.kind !== 'undone' && e.kind !== 'session started' && !taken.has(e.id));
-    await w.put('batches', undone.batch);
-    if (undone.coat) await w.put('coats', undone.coat);
-    if (batch.coveredMs !== null) {
-      const session = await db.sessions.get(batch.sessionId);
-      if (session) await w.put('sessions', { ...session, endedMs: null });
-      for (const coat of coats) await w.put('coats', { ...coat, coveredMs: null });
-    }
-    await w.log('undone', {
-      batchId,
-      sessionId: batch.sessionId,
-      coatId: undone.coat?.id ?? null,
-      pieceId: about?.pieceId ?? coats[0]?.pieceId ?? null,
-      aboutId: about?.id ?? null,
-      text: about?.kind ?? '',
-    });
-  });
-}
-
-/** Leaves a session before anything was mixed: its coats are planned again. */
-export function leaveSession(
+/**
+ * Takes back one named act of a batch, its newest that stands; the log keeps both the act and its undoing.
+ * @throws StaleActionError when that act was already taken back, or something was done since
+ */
+export function undoAct(
   db: ShopDb,
   context: ActionContext,
-  sessionId: Id<'session'>,
+  batchId: Id<'batch'>,
+  entryId: Id<'log'>,
 ): Promise<void> {
-  return act(db, context, WET_TABLES, async (w) => {
-    const session = await db.sessions.get(sessionId);
-    const batches = await db.batches.where('sessionId').equals(sessionId).toArray();
-    if (!session || batches.some((b) => b.mixedMs !== null))
-      throw new StaleActionError('Resin is already mixed: pour it, or note what became of it.');
-    for (const coat of await db.coats.bulkGet([...session.coatIds]))
-      if (coat) await w.put('coats', { ...coat, batchId: null });
-    await w.put('sessions', { ...session, endedMs: context.nowMs });
-    await w.log('session left', { sessionId, text: 'left before mixing' });
+  return act(db, context, TABLES, async (w) => {
+    const { batch, coats } = await readBatch(w, batchId);
+    const acts = standingActs(await db.log.where('batchId').equals(batchId).toArray());
+    const last = acts.at(-1);
+    if (!last || !acts.some((e) => e.id === entryId))
+      throw new StaleActionError('This step was already taken back.');
+    // Coats of a batch are covered in one act, with an entry for each.
+    const together = last.kind === 'covered' ? acts.filter((e) => e.kind === 'covered') : [last];
+    if (!together.some((e) => e.id === entryId))
+      throw new StaleActionError('Something else was done since: nothing was taken back.');
+    const undone = undoneAct(last, batch, coats, acts.slice(0, -1));
+    await w.put('batches', undone.batch);
+    for (const coat of undone.coats) await w.put('coats', coat);
+    const session = undone.reopens ? await db.sessions.get(batch.sessionId) : undefined;
+    if (session) await w.put('sessions', { ...session, endedMs: null });
+    for (const { id, kind, pieceId, coatId, sessionId } of together)
+      await w.log('undone', { batchId, sessionId, coatId, pieceId, aboutId: id, text: kind });
   });
 }

@@ -17,10 +17,13 @@ export function freshDb(): ShopDb {
   return createDb(`shop-${serial}`);
 }
 
-/** The clock and identifiers of a test: minutes after the epoch, ids counted. */
+/** When the clock of a test starts. */
+export const T0 = Date.UTC(2026, 0, 1);
+
+/** The clock and identifiers of a test: minutes after T0, ids counted. */
 export function contextAt(minutes: number): ActionContext {
   return {
-    nowMs: minutes * 60_000,
+    nowMs: T0 + minutes * 60_000,
     by: 'Ines',
     newId: () => {
       serial += 1;

@@ -1,35 +1,88 @@
-'use client';
 import { Box } from '@chakra-ui/react';
+import type { MouseEvent } from 'react';
 import { Button } from '@/ui/Button';
+import { useArmed } from './useArmed';
+import { useHold } from './useHold';
 import { useKey } from './useKey';
 
 interface Props {
   readonly label: string;
+  /** What it is about: another token is another action, deaf for a moment so that a second tap does not reach it. */
+  readonly token: string;
   readonly hotkey: string;
   readonly keyName: string;
   readonly onAct: () => void;
   readonly kind: 'main' | 'second';
   readonly disabled?: boolean;
+  /** It must be held down: what it does cannot be meant by a tap. */
+  readonly hold?: boolean;
 }
 
 /** One large target, or one key. */
-export function BigAction({ label, hotkey, keyName, onAct, kind, disabled = false }: Props) {
-  useKey(hotkey, onAct, disabled);
+export function BigAction({
+  label,
+  token,
+  hotkey,
+  keyName,
+  onAct,
+  kind,
+  disabled = false,
+  hold = false,
+}: Props) {
+  const armed = useArmed(`${token}/${hold}`);
+  const holding = useHold(onAct, hold && armed.isArmed && !disabled, hotkey);
+  useKey(hotkey, onAct, disabled || hold || !armed.isArmed);
+  const click = (event: MouseEvent) => {
+    const byHand = event.detail > 0;
+    if (hold) {
+      if (!byHand) holding.byAssistance();
+    } else if (armed.takes(byHand)) onAct();
+  };
   return (
     <Button
       variant={kind === 'main' ? 'ink' : 'quiet'}
       size="bench"
-      bg={kind === 'main' ? 'ink' : 'verdigrisPale'}
+      bg={kind === 'main' ? (hold ? 'oxide' : 'ink') : 'verdigrisPale'}
       flex={kind === 'main' ? '2' : '1'}
       minH="124px"
+      position="relative"
+      overflow="hidden"
+      touchAction="none"
+      userSelect="none"
       disabled={disabled}
-      onClick={onAct}
+      aria-disabled={!armed.isArmed || undefined}
+      opacity={armed.isArmed || disabled ? 1 : 0.55}
+      {...armed.handlers}
+      onPointerDown={(event) => {
+        armed.handlers.onPointerDown(event);
+        holding.start();
+      }}
+      onPointerUp={holding.stop}
+      onPointerLeave={holding.stop}
+      onPointerCancel={holding.stop}
+      onContextMenu={(event) => event.preventDefault()}
+      onClick={click}
       aria-keyshortcuts={hotkey === ' ' ? 'Space' : hotkey.toUpperCase()}
     >
-      {label}
+      {holding.share > 0 && (
+        <Box
+          aria-hidden
+          position="absolute"
+          left="0"
+          top="0"
+          bottom="0"
+          bg="amber"
+          opacity={0.55}
+          width={`${holding.share * 100}%`}
+        />
+      )}
+      <Box as="span" position="relative">
+        {holding.asked ? 'Press once more to confirm' : label}
+      </Box>
       <Box
         as="span"
         aria-hidden
+        position="relative"
         fontSize="sm"
         fontFamily="mono"
         borderWidth="1px"
@@ -37,7 +90,7 @@ export function BigAction({ label, hotkey, keyName, onAct, kind, disabled = fals
         px="2"
         py="0.5"
       >
-        {keyName}
+        {hold ? `hold ${keyName}` : keyName}
       </Box>
     </Button>
   );

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { ROOM_LIMITS_K, splitMix } from '@/core/resin';
 import { editText, parseQuantity } from '@/core/units';
 import { useAct, useNow, useShop } from '@/data/hooks';
-import { startSession } from '@/data/repos/wet';
+import { startSession } from '@/data/repos/session';
 import { pieceViews, type CoatView } from '@/features/common/coatView';
 import { holdsOf } from '@/features/common/prep/prepView';
 import { useFormat } from '@/features/common/useFormat';

@@ -2,7 +2,7 @@
 import { edgeKindsOf } from '@/data/records/types';
 import { Box, Flex } from '@chakra-ui/react';
 import { useAct, useNow } from '@/data/hooks';
-import { coverBatch, pourCoat, undoLast } from '@/data/repos/wet';
+import { coverBatch, pourCoat } from '@/data/repos/wet';
 import { clockText, minutesText } from '@/features/common/clockText';
 import { Outline } from '@/features/common/Outline';
 import { useFormat } from '@/features/common/useFormat';
@@ -11,6 +11,7 @@ import { Figure } from '@/ui/Figure';
 import { BenchFrame } from './BenchFrame';
 import { BigAction } from './BigAction';
 import type { WetView } from './model';
+import { UndoAction } from './UndoAction';
 
 function CoatRow({
   entry,
@@ -69,15 +70,6 @@ export function PourStep({ view }: { view: WetView }) {
   const next = coats.find((c) => c.coat.pouredMs === null);
   const covering = step === 'cover';
   const since = covering ? batch.pouredMs : batch.stirredMs;
-  const undo = (
-    <BigAction
-      kind="second"
-      label="Undo"
-      hotkey="u"
-      keyName="U"
-      onAct={() => void act('undo', (db, c) => undoLast(db, c, batch.id))}
-    />
-  );
   return (
     <BenchFrame
       view={view}
@@ -97,23 +89,31 @@ export function PourStep({ view }: { view: WetView }) {
       }
       actions={
         <>
-          {undo}
+          <UndoAction view={view} />
           {next && !covering && (
             <BigAction
               kind="main"
+              token={next.coat.id}
               label={`Poured: ${next.piece.name}`}
               hotkey=" "
               keyName="space"
-              onAct={() => void act('pour', (db, c) => pourCoat(db, c, batch.id, next.coat.id))}
+              onAct={() =>
+                void act('pour', (db, c) => pourCoat(db, c, batch.id, next.coat.id), {
+                  coatId: next.coat.id,
+                })
+              }
             />
           )}
           {covering && (
             <BigAction
               kind="main"
+              token="cover"
               label="Covered"
               hotkey=" "
               keyName="space"
-              onAct={() => void act('cover', (db, c) => coverBatch(db, c, batch.id))}
+              onAct={() =>
+                void act('cover', (db, c) => coverBatch(db, c, batch.id), { batchId: batch.id })
+              }
             />
           )}
         </>

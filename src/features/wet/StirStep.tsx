@@ -1,14 +1,15 @@
 'use client';
 import { Box, Grid } from '@chakra-ui/react';
 import { useAct, useNow } from '@/data/hooks';
-import { endStir, startStir, undoLast } from '@/data/repos/wet';
-import { minutesText } from '@/features/common/clockText';
+import { endStir, startStir } from '@/data/repos/wet';
+import { minutesText, spanText } from '@/features/common/clockText';
 import { Figure } from '@/ui/Figure';
 import { BenchFrame } from './BenchFrame';
 import { BigAction } from './BigAction';
-import { STIR_MS, type WetView } from './model';
+import { stirMs, type WetView } from './model';
+import { UndoAction } from './UndoAction';
 
-function StirRing({ share }: { share: number }) {
+function StirRing({ share, least }: { share: number; least: number }) {
   const length = 2 * Math.PI * 150;
   return (
     <svg viewBox="0 0 340 340" width="100%" aria-hidden>
@@ -34,7 +35,7 @@ function StirRing({ share }: { share: number }) {
         d="M170 8 v26"
         stroke="var(--bm-colors-ink)"
         strokeWidth="3"
-        transform={`rotate(${(360 * STIR_MS.least) / STIR_MS.wanted} 170 170)`}
+        transform={`rotate(${360 * least} 170 170)`}
       />
       <path
         d="M216 70 L158 232 Q150 252 168 256 Q182 258 188 240 L238 80 Z"
@@ -57,13 +58,16 @@ export function StirStep({ view }: { view: WetView }) {
   const act = useAct();
   const now = useNow();
   const { batch, step } = view;
+  const stir = stirMs(view.resin);
   const stirring = step === 'stirring';
   const elapsed =
     stirring && batch.stirStartedMs !== null ? Math.max(0, now - batch.stirStartedMs) : 0;
-  const left = STIR_MS.wanted - elapsed;
+  const left = stir.wanted - elapsed;
+  const short = elapsed < stir.least;
+  const kept = { batchId: batch.id, step };
   const words = !stirring
     ? 'Slowly: walls, floor and stick'
-    : elapsed < STIR_MS.least
+    : short
       ? 'Not yet: streaks cure soft'
       : left > 0
         ? 'Streaks gone? A little more'
@@ -80,28 +84,25 @@ export function StirStep({ view }: { view: WetView }) {
       }
       actions={
         <>
-          <BigAction
-            kind="second"
-            label="Undo"
-            hotkey="u"
-            keyName="U"
-            onAct={() => void act('undo', (db, c) => undoLast(db, c, batch.id))}
-          />
+          <UndoAction view={view} />
           {stirring ? (
             <BigAction
               kind="main"
-              label="Stirred, no streaks"
+              token="stirred"
+              label={short ? 'Stirred short: hold' : 'Stirred, no streaks'}
               hotkey=" "
               keyName="space"
-              onAct={() => void act('end the stir', (db, c) => endStir(db, c, batch.id))}
+              hold={short}
+              onAct={() => void act('end the stir', (db, c) => endStir(db, c, batch.id), kept)}
             />
           ) : (
             <BigAction
               kind="main"
+              token="start"
               label="Start stirring"
               hotkey=" "
               keyName="space"
-              onAct={() => void act('start the stir', (db, c) => startStir(db, c, batch.id))}
+              onAct={() => void act('start the stir', (db, c) => startStir(db, c, batch.id), kept)}
             />
           )}
         </>
@@ -113,7 +114,7 @@ export function StirStep({ view }: { view: WetView }) {
         alignItems="center"
         justifyContent="center"
       >
-        <StirRing share={elapsed / STIR_MS.wanted} />
+        <StirRing share={elapsed / stir.wanted} least={stir.least / stir.wanted} />
         <Box>
           <Box fontSize="xl" color="ink2">
             {stirring ? 'stirred for, min:s' : 'stir for, min:s'}
@@ -126,19 +127,14 @@ export function StirStep({ view }: { view: WetView }) {
             role="timer"
             aria-label="Stirred for"
           >
-            {minutesText(stirring ? elapsed : STIR_MS.wanted)}
+            {minutesText(stirring ? elapsed : stir.wanted)}
           </Figure>
-          <Box
-            fontSize="2xl"
-            fontWeight="600"
-            mt="2"
-            color={stirring && elapsed < STIR_MS.least ? 'oxide' : 'ink'}
-          >
+          <Box fontSize="2xl" fontWeight="600" mt="2" color={stirring && short ? 'oxide' : 'ink'}>
             {words}
           </Box>
           <Box color="ink2" mt="1">
-            2 min until streaks vanish, then 2 min more. Common practice, no source; the resin’s
-            sheet goes first.
+            At least {spanText(stir.least)}, as the resin’s sheet says, until streaks vanish; then 2
+            min more (common practice, no source).
           </Box>
         </Box>
       </Grid>

@@ -1,10 +1,9 @@
 'use client';
-import { Box, Flex, Grid } from '@chakra-ui/react';
+import { Box, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
 import { massRatioBA, splitMix } from '@/core/resin';
-import { fromSI } from '@/core/units';
 import { useAct, useShop } from '@/data/hooks';
-import { mixB, undoLast, weighA } from '@/data/repos/wet';
+import { addA, mixB, noteReading, weighA, type Weighed } from '@/data/repos/wet';
 import { Explained } from '@/features/common/Explained';
 import { splitExplanation, wantedBExplanation } from '@/features/common/explanations';
 import { useFormat } from '@/features/common/useFormat';
@@ -15,44 +14,8 @@ import { BigAction } from './BigAction';
 import { Cup } from './Cup';
 import { ratioGauge, wantedB, type RatioGauge, type WetView } from './model';
 import { RatioBar } from './RatioBar';
-
-/** Steps of the reading keys, in digits of the scale. */
-const NUDGES = [-100, -10, -1, 1, 10, 100] as const;
-
-interface ReadingProps {
-  readonly kg: number;
-  readonly onChange: (kg: number) => void;
-}
-
-/** What the scale shows, put right with large keys: nothing is typed while resin is wet. */
-function Reading({ kg, onChange }: ReadingProps) {
-  const { scale } = useFormat();
-  const { scaleDigitKg, scaleUnit } = useShop().settings;
-  const label = (n: number) =>
-    `${n > 0 ? '+' : '−'}${Number(fromSI(Math.abs(n) * scaleDigitKg, scaleUnit).toFixed(3))}`;
-  return (
-    <Box>
-      <Box color="ink2" mb="1">
-        on the scale: <Figure fontWeight="600">{scale(kg).text}</Figure> (put it right if the scale
-        shows something else)
-      </Box>
-      <Flex gap="2" wrap="wrap">
-        {NUDGES.map((n) => (
-          <Button
-            key={n}
-            minH="64px"
-            minW="78px"
-            fontSize="lg"
-            fontFamily="mono"
-            onClick={() => onChange(Math.max(0, kg + n * scaleDigitKg))}
-          >
-            {label(n)}
-          </Button>
-        ))}
-      </Flex>
-    </Box>
-  );
-}
+import { ReadingKeys } from './ReadingKeys';
+import { UndoAction } from './UndoAction';
 
 /** Rounds a mass to what the scale can show. */
 const onScale = (kg: number, digitKg: number): number => Math.round(kg / digitKg) * digitKg;
@@ -64,7 +27,9 @@ function Wanted({ view, aKg, wantedKg }: { view: WetView; aKg: number; wantedKg:
   const isA = step === 'weigh A';
   const mix = splitMix(batch.targetM3, resin.sheet);
   const why =
-    isA && mix.ok ? splitExplanation(mix.value, resin, 'A') : wantedBExplanation(aKg, resin);
+    isA && mix.ok
+      ? splitExplanation(mix.value, resin, 'A')
+      : wantedBExplanation(aKg, resin, batch.aBy);
   const { number, unit } = scale(wantedKg);
   return (
     <>
@@ -124,6 +89,25 @@ function RatioLine({ view }: { view: WetView }) {
   );
 }
 
+/** The reading of the part being weighed: what this tab told last, else what is kept with the batch. */
+function useReading({ batch }: WetView, part: 'A' | 'B') {
+  const act = useAct();
+  const kept = batch.reading?.part === part ? batch.reading.kg : null;
+  const [own, setOwn] = useState<number | null>(null);
+  const tell = (kg: number) => {
+    setOwn(kg);
+    void act('keep the reading', (db, c) => noteReading(db, c, batch.id, { part, kg }));
+  };
+  return { kg: own ?? kept, tell };
+}
+
+const MIXING_CAUTION = (
+  <>
+    <strong>Gloves, open window.</strong> No flame near alcohol or a paper cup. The resin’s safety
+    data sheet decides.
+  </>
+);
+
 /** Weighing A, then B: the target follows what is really in the cup. */
 export function WeighStep({ view }: { view: WetView }) {
   const act = useAct();
@@ -133,40 +117,36 @@ export function WeighStep({ view }: { view: WetView }) {
   const isA = step === 'weigh A';
   const part = isA ? 'A' : 'B';
   const wantedKg = onScale(isA ? batch.targetAKg : wantedB(view), scaleDigitKg);
-  const [kg, setKg] = useState(wantedKg);
-  const [addedAKg, setAddedAKg] = useState(0);
-  const aKg = (batch.aKg ?? 0) + addedAKg;
-  const gauge = isA ? null : ratioGauge(aKg, kg, resin);
+  const { kg, tell } = useReading(view, part);
+  const aKg = batch.aKg ?? 0;
+  const gauge = isA || kg === null ? null : ratioGauge(aKg, kg, resin);
   const total = batch.targetAKg + batch.targetBKg;
   const goalKg = isA ? wantedKg : aKg * (1 + massRatioBA(resin.sheet));
+  const weighed: Weighed = kg === null ? { kg: wantedKg, by: 'assumed' } : { kg, by: 'read' };
   const next = () => {
-    if (!gauge) {
-      const weighed = { batchId: batch.id, aKg: kg };
-      return void act('weigh A', (db, c) => weighA(db, c, batch.id, kg), weighed);
-    }
-    const cup = { aKg, bKg: kg, addedAKg, errorShare: gauge.check.errorShare };
-    void act('mix B in', (db, c) => mixB(db, c, batch.id, cup), { batchId: batch.id, ...cup });
+    const kept = { batchId: batch.id, part, ...weighed };
+    if (isA) void act('weigh A', (db, c) => weighA(db, c, batch.id, weighed), kept);
+    else void act('mix B in', (db, c) => mixB(db, c, batch.id, weighed), kept);
   };
-  const undo = () => void act('undo', (db, c) => undoLast(db, c, batch.id));
+  const add = (addedKg: number) =>
+    void act('add A', (db, c) => addA(db, c, batch.id, addedKg), { batchId: batch.id, addedKg });
+  const inWords = isA ? 'A is in' : 'B is in, stir';
   return (
     <BenchFrame
       view={view}
       title={`Weigh part ${part}`}
-      caution={
-        <>
-          <strong>Gloves, open window.</strong> No flame near alcohol or a paper cup. The resin’s
-          safety data sheet decides.
-        </>
-      }
+      caution={MIXING_CAUTION}
       actions={
         <>
-          {!isA && <BigAction kind="second" label="Undo" hotkey="u" keyName="U" onAct={undo} />}
+          {!isA && <UndoAction view={view} />}
           <BigAction
             kind="main"
-            label={isA ? 'A is in' : 'B is in, stir'}
+            token={part}
+            label={kg === null ? `${inWords}, not read: hold` : inWords}
             hotkey=" "
             keyName="space"
-            disabled={!(kg > 0)}
+            hold={kg === null}
+            disabled={kg === 0}
             onAct={next}
           />
         </>
@@ -174,16 +154,16 @@ export function WeighStep({ view }: { view: WetView }) {
     >
       <Grid templateColumns={{ base: '1fr', md: '2fr 3fr' }} gap="8" alignItems="center">
         <Cup
-          a={isA ? kg / total : aKg / total}
-          b={isA ? 0 : kg / total}
-          aText={isA ? 'A' : `A ${scale(aKg).text}`}
+          a={(isA ? (kg ?? 0) : aKg) / total}
+          b={isA ? 0 : (kg ?? 0) / total}
+          aText={isA ? 'A' : `A ${scale(aKg).text}${batch.aBy === 'assumed' ? ', assumed' : ''}`}
           goal={goalKg / total}
           goalText={`${part} to here`}
         />
         <Box>
           <Wanted view={view} aKg={aKg} wantedKg={wantedKg} />
-          {gauge && <Gauge gauge={gauge} onAdd={(extra) => setAddedAKg(addedAKg + extra)} />}
-          <Reading kg={kg} onChange={setKg} />
+          {gauge && <Gauge gauge={gauge} onAdd={add} />}
+          <ReadingKeys kg={kg} wantedKg={wantedKg} onChange={tell} />
           <RatioLine view={view} />
         </Box>
       </Grid>

@@ -3,13 +3,15 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useAct, useNow, useShop } from '@/data/hooks';
-import { leaveSession, undoLast } from '@/data/repos/wet';
+import { leaveSession } from '@/data/repos/session';
+import { undoAct } from '@/data/repos/wet';
 import { clockText } from '@/features/common/clockText';
 import { clockExplanation, pieceViews } from '@/features/common/coatView';
 import { Explained } from '@/features/common/Explained';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { wetView, type WetView } from './model';
+import { useLastAct } from './useLastAct';
 import { PourStep } from './PourStep';
 import { StirStep } from './StirStep';
 import { WeighStep } from './WeighStep';
@@ -18,6 +20,12 @@ function Done({ view: wet }: { view: WetView }) {
   const act = useAct();
   const shop = useShop();
   const now = useNow();
+  const last = useLastAct(wet.batch);
+  const undo = () => {
+    if (!last) return;
+    const { id } = last;
+    void act('undo the cover', (db, c) => undoAct(db, c, wet.batch.id, id), { id });
+  };
   const coats = pieceViews(shop, now)
     .flatMap((v) => v.coats)
     .filter((c) => c.coat.batchId === wet.batch.id);
@@ -64,11 +72,7 @@ function Done({ view: wet }: { view: WetView }) {
         <Button asChild size="bench">
           <Link href="/">Today</Link>
         </Button>
-        <Button
-          size="bench"
-          variant="quiet"
-          onClick={() => void act('undo', (db, c) => undoLast(db, c, wet.batch.id))}
-        >
+        <Button size="bench" variant="quiet" disabled={!last} onClick={undo}>
           Undo the cover
         </Button>
       </Flex>
@@ -89,7 +93,9 @@ export function WetScreen({ sessionId }: { sessionId: string }) {
       </Box>
     );
   const leave = async () => {
-    const outcome = await act('leave the session', (db, c) => leaveSession(db, c, sessionId));
+    const outcome = await act('leave the session', (db, c) => leaveSession(db, c, sessionId), {
+      sessionId,
+    });
     if (outcome.ok) router.push('/pieces');
   };
   switch (view.step) {

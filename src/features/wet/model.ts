@@ -3,8 +3,11 @@ import type { Shop } from '@/data/hooks';
 import { batchStep, type BatchStep } from '@/data/records/batchStep';
 import type { Batch, Coat, Piece, Resin, WetSession } from '@/data/records/types';
 
-/** Stirring: streaks must be gone after two minutes, then a minute or two more. Common practice, no source. */
-export const STIR_MS = { least: 120_000, wanted: 240_000 } as const;
+/** After the shortest stir of the sheet, as long again until no streak is left, ms. Common practice, no source. */
+export const stirMs = ({ sheet }: Resin) => ({
+  least: sheet.stirS * 1000,
+  wanted: sheet.stirS * 1000 + 120_000,
+});
 /** Rest in the cup that lets bubbles rise. Common practice, no source. */
 export const REST_MS = { from: 120_000, to: 300_000 } as const;
 

@@ -1,0 +1,128 @@
+import { coatHolds } from '../prep/prepFacts';
+import {
+  DEFAULT_SETTINGS,
+  type Batch,
+  type Coat,
+  type Id,
+  type WetSession,
+} from '../records/types';
+import type { ShopDb } from '../db';
+import { StaleActionError } from '../errors';
+import { act, type ActionContext } from '../write';
+
+const WET_TABLES = ['sessions', 'batches', 'coats'] as const;
+/** What says whether a coat is ready besides those. */
+const PREP_TABLES = ['pieces', 'areas', 'resins', 'defects', 'tasks', 'air', 'settings'] as const;
+
+export interface NewSession {
+  readonly resinId: Id<'resin'>;
+  readonly coatIds: readonly Id<'coat'>[];
+  readonly temperatureK: number;
+  readonly targetM3: number;
+  readonly targetAKg: number;
+  readonly targetBKg: number;
+}
+
+/** @throws StaleActionError when the preparation of a coat is not done */
+async function refuseHeld(db: ShopDb, coats: readonly Coat[], nowMs: number): Promise<void> {
+  const ids = [...new Set(coats.map((c) => c.pieceId))];
+  const [pieces, areas, all, defects, tasks, resins, air, settings] = await Promise.all([
+    db.pieces.bulkGet(ids),
+    db.areas.where('pieceId').anyOf(ids).toArray(),
+    db.coats.where('pieceId').anyOf(ids).toArray(),
+    db.defects.where('pieceId').anyOf(ids).toArray(),
+    db.tasks.where('pieceId').anyOf(ids).toArray(),
+    db.resins.toArray(),
+    db.air.toArray(),
+    db.settings.get('shop'),
+  ]);
+  const rows = {
+    ...{ areas, resins, defects, tasks, air, coats: all },
+    settings: settings ?? DEFAULT_SETTINGS,
+  };
+  for (const coat of coats) {
+    const piece = pieces.find((p) => p?.id === coat.pieceId);
+    const held = piece ? coatHolds(piece, coat.id, rows, nowMs)[0] : undefined;
+    if (held)
+      throw new StaleActionError(`${coat.name} is not ready: ${held.task.title.toLowerCase()}.`);
+  }
+}
+
+/**
+ * Opens a wet session with one batch for coats of one resin. Returns the session's id.
+ * @throws StaleActionError when a coat is gone, being mixed, or held back by its preparation
+ */
+export function startSession(
+  db: ShopDb,
+  context: ActionContext,
+  plan: NewSession,
+): Promise<Id<'session'>> {
+  return act(db, context, [...WET_TABLES, ...PREP_TABLES], async (w) => {
+    const coats = (await db.coats.bulkGet([...plan.coatIds])).filter((c) => c !== undefined);
+    if (coats.length !== plan.coatIds.length || coats.some((c) => c.batchId !== null))
+      throw new StaleActionError('A coat of this session is gone or already being mixed.');
+    await refuseHeld(db, coats, context.nowMs);
+    const session: WetSession = {
+      id: context.newId(),
+      resinId: plan.resinId,
+      coatIds: plan.coatIds,
+      temperatureK: plan.temperatureK,
+      startedMs: context.nowMs,
+      endedMs: null,
+    };
+    const batch: Batch = {
+      id: context.newId(),
+      sessionId: session.id,
+      resinId: plan.resinId,
+      coatIds: plan.coatIds,
+      targetM3: plan.targetM3,
+      targetAKg: plan.targetAKg,
+      targetBKg: plan.targetBKg,
+      aKg: null,
+      bKg: null,
+      aBy: null,
+      bBy: null,
+      addedAKg: 0,
+      reading: null,
+      mixedMs: null,
+      stirStartedMs: null,
+      stirredMs: null,
+      pouredMs: null,
+      coveredMs: null,
+    };
+    await w.put('sessions', session);
+    await w.put('batches', batch);
+    for (const coat of coats) await w.put('coats', { ...coat, batchId: batch.id });
+    await w.log('session started', {
+      sessionId: session.id,
+      batchId: batch.id,
+      pieceId: coats[0]?.pieceId ?? null,
+      text: coats.map((c) => c.name).join(', '),
+      figures: { targetM3: plan.targetM3, temperatureK: plan.temperatureK },
+    });
+    return session.id;
+  });
+}
+
+/**
+ * Leaves a session before anything was mixed: its coats are planned again.
+ * @throws StaleActionError when it was left already, or resin is mixed
+ */
+export function leaveSession(
+  db: ShopDb,
+  context: ActionContext,
+  sessionId: Id<'session'>,
+): Promise<void> {
+  return act(db, context, WET_TABLES, async (w) => {
+    const session = await db.sessions.get(sessionId);
+    const batches = await db.batches.where('sessionId').equals(sessionId).toArray();
+    if (!session || session.endedMs !== null)
+      throw new StaleActionError('This session was already left.');
+    if (batches.some((b) => b.mixedMs !== null))
+      throw new StaleActionError('Resin is already mixed: pour it, or note what became of it.');
+    for (const coat of await db.coats.bulkGet([...session.coatIds]))
+      if (coat) await w.put('coats', { ...coat, batchId: null });
+    await w.put('sessions', { ...session, endedMs: context.nowMs });
+    await w.log('session left', { sessionId, text: 'left before mixing' });
+  });
+}
