@@ -9,6 +9,7 @@ import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
+import { Boundary } from '@/features/common/trouble';
 import { ShopFiles } from './ShopFiles';
 import { entryWords, filterLog, type NamedEntry } from './model';
 import { useLog } from './useLog';
@@ -128,7 +129,7 @@ function Days({
 /** The log, newest first, with search; files out and in. */
 export function BookScreen() {
   const shop = useShop();
-  const entries = useLog();
+  const { value: entries, error } = useLog();
   const [search, setSearch] = useState('');
   const [shown, setShown] = useState(PAGE);
   const [about, setAbout] = useState<LogEntry | null>(null);
@@ -157,7 +158,14 @@ export function BookScreen() {
               {entries ? `${found.length} of ${entries.length} entries` : 'reading …'}
             </Box>
           </Flex>
-          <Days entries={found.slice(0, shown)} onCorrect={setAbout} />
+          {error && (
+            <Box role="alert" color="oxide" fontWeight="600" mb="3">
+              The log could not be read: {error.message}. What you see is from before.
+            </Box>
+          )}
+          <Boundary what="The log" resetKey={entries}>
+            <Days entries={found.slice(0, shown)} onCorrect={setAbout} />
+          </Boundary>
           {found.length > shown && (
             <Button onClick={() => setShown(shown + PAGE)}>
               Show {Math.min(PAGE, found.length - shown)} earlier

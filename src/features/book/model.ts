@@ -43,6 +43,8 @@ const FIGURES: Readonly<Record<string, readonly [label: string, quantity: Quanti
   thicknessM: ['film', 'film'],
   temperatureK: ['room', 'temperature'],
   humidity: ['humidity', 'share'],
+  stirredS: ['stirred for', 'duration'],
+  leastS: ['at least', 'duration'],
 };
 
 /** What an entry says, with its figures in the user's units. */
@@ -56,5 +58,6 @@ export function entryWords({ entry, coat }: NamedEntry, format: Format): string 
     ];
   });
   const subject = entry.text || coat;
-  return [subject, ...figures].filter(Boolean).join(' · ');
+  const how = [entry.figures['by'], entry.figures['short']].filter((w) => typeof w === 'string');
+  return [subject, ...figures, ...how].filter(Boolean).join(' · ');
 }

@@ -1,17 +1,7 @@
 'use client';
-import { liveQuery } from 'dexie';
-import { useEffect, useState } from 'react';
-import { shopDb } from '@/data/db';
+import { useRead, type LiveRead } from '@/data/hooks';
 import type { LogEntry } from '@/data/records/types';
 
-/** The whole log, newest first; null while it is read. */
-export function useLog(): readonly LogEntry[] | null {
-  const [entries, setEntries] = useState<readonly LogEntry[] | null>(null);
-  useEffect(() => {
-    const subscription = liveQuery(() =>
-      shopDb().log.orderBy('atMs').reverse().toArray(),
-    ).subscribe({ next: setEntries });
-    return () => subscription.unsubscribe();
-  }, []);
-  return entries;
-}
+/** The whole log, newest first. */
+export const useLog = (): LiveRead<readonly LogEntry[]> =>
+  useRead((db) => db.log.orderBy('seq').reverse().toArray(), 'log');

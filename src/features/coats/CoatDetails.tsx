@@ -18,19 +18,23 @@ const REST_S = { min: 0, max: 4 * 3600 } as const;
 
 interface Props {
   readonly view: CoatView;
-  readonly onSave: (change: CoatChange) => void;
+  readonly onSave: (change: CoatChange, base?: CoatChange) => void;
 }
 
 /** Rest in the cup before the edges are wetted: it makes their film thicker, and the cup hotter. */
 function Rest({ view, onSave }: Props) {
   const format = useFormat();
   const { coat } = view;
-  const { value, setValue, touched, touch } = useFollowing(editText(coat.restS, 'min'));
+  const { value, type, touched, done, origin } = useFollowing(
+    editText(coat.restS, 'min'),
+    coat.restS,
+  );
   const parsed = parseQuantity(value, 'duration', 'min', REST_S);
   const issue = parsed.ok ? undefined : parsed.issues[0];
-  const done = () => {
-    touch();
-    if (parsed.ok && parsed.value !== coat.restS) onSave({ restS: parsed.value });
+  const save = () => {
+    done();
+    if (parsed.ok && parsed.value !== coat.restS)
+      onSave({ restS: parsed.value }, { restS: origin });
   };
   return (
     <TextField
@@ -38,9 +42,9 @@ function Rest({ view, onSave }: Props) {
       hint="From the first stir to wetting them; longer clings thicker, but must end before the cup runs hot"
       value={value}
       error={touched && issue ? issueText(issue, 'duration', format) : undefined}
-      onChange={(e) => setValue(e.target.value)}
-      onBlur={done}
-      onKeyDown={(e) => e.key === 'Enter' && done()}
+      onChange={(e) => type(e.target.value)}
+      onBlur={save}
+      onKeyDown={(e) => e.key === 'Enter' && save()}
     />
   );
 }
@@ -49,13 +53,13 @@ function Rest({ view, onSave }: Props) {
 export function CoatDetails({ view, onSave }: Props) {
   const { resins } = useShop();
   const { coat, around } = view;
-  const name = useFollowing(coat.name);
+  const name = useFollowing(coat.name, coat.name);
   const [areaIds, setAreaIds] = useState<readonly string[]>(coat.areaIds);
   const typed = name.value.trim();
   const sound = typed !== '' && typed.length <= 120;
   const rename = () => {
-    name.touch();
-    if (sound && typed !== coat.name) onSave({ name: typed });
+    name.done();
+    if (sound && typed !== coat.name) onSave({ name: typed }, { name: name.origin });
   };
   return (
     <chakra.details>
@@ -67,7 +71,7 @@ export function CoatDetails({ view, onSave }: Props) {
           label="Name of the coat"
           value={name.value}
           error={name.touched && !sound ? 'Needed, 120 characters at most.' : undefined}
-          onChange={(e) => name.setValue(e.target.value)}
+          onChange={(e) => name.type(e.target.value)}
           onBlur={rename}
           onKeyDown={(e) => e.key === 'Enter' && rename()}
         />

@@ -115,9 +115,10 @@ export function CoatNumbers({ view, selected, edit, onSelect }: Props) {
     filmAreas(coat, view.areas).reduce((sum, a) => sum + measureShape(a.shape).areaM2, 0) *
     view.piece.count;
   const splitUp = (films: readonly number[]) =>
-    void act(`plan ${coat.name} in lifts`, (db, c) => splitCoat(db, c, coat.id, films)).then(
-      (outcome) => outcome.ok && onSelect(outcome.value),
-    );
+    void act(`plan ${coat.name} in lifts`, (db, c) => splitCoat(db, c, coat.id, films), {
+      id: coat.id,
+      films,
+    }).then((outcome) => outcome.ok && onSelect(outcome.value));
   return (
     <Flex direction="column" gap="3">
       {ledger.ok && split ? (
@@ -139,7 +140,9 @@ export function CoatNumbers({ view, selected, edit, onSelect }: Props) {
           places={edit.places}
           onSave={edit.choose}
           onMove={(by) => void act(`move ${coat.name}`, (db, c) => moveCoat(db, c, coat.id, by))}
-          onRemove={() => void act(`remove ${coat.name}`, (db, c) => removeCoat(db, c, coat.id))}
+          onRemove={() =>
+            void act(`remove ${coat.name}`, (db, c) => removeCoat(db, c, coat.id), { id: coat.id })
+          }
         />
       )}
       {free && view.upcoming?.coat.id === coat.id && <ToTheBench view={view} coatId={coat.id} />}

@@ -33,7 +33,8 @@ interface Props {
   /** What stands against the intention on this piece. */
   readonly issue: Issue | null;
   readonly places: { readonly lower: boolean; readonly higher: boolean };
-  readonly onSave: (change: CoatChange) => void;
+  /** `base` is what stood there when the change was begun, where that may be long ago. */
+  readonly onSave: (change: CoatChange, base?: CoatChange) => void;
   readonly onMove: (by: 1 | -1) => void;
   readonly onRemove: () => void;
 }
@@ -45,7 +46,14 @@ function IntentControl({
   onSave,
 }: Omit<Props, 'places' | 'onMove' | 'onRemove'>) {
   const format = useFormat();
-  const { value: draft, setValue, touched, touch } = useFollowing(draftOfIntent(intent, format));
+  const {
+    value: draft,
+    type,
+    put,
+    touched,
+    done,
+    origin,
+  } = useFollowing(draftOfIntent(intent, format), intent);
   const { thinnestM: min, thickestM: max } = view.resin.sheet;
   const read = (typed: IntentDraft) => {
     const reader = new FieldReader<'value'>(format);
@@ -65,7 +73,8 @@ function IntentControl({
   const { error } = read(draft);
   const save = (typed: IntentDraft) => {
     const { found, error: wrong } = read(typed);
-    if (!wrong && JSON.stringify(found) !== JSON.stringify(intent)) onSave({ intent: found });
+    if (!wrong && JSON.stringify(found) !== JSON.stringify(intent))
+      onSave({ intent: found }, { intent: origin });
   };
   const standing = issue ? intentIssueText(issue, format) : undefined;
   return (
@@ -75,12 +84,12 @@ function IntentControl({
       error={(touched ? error : undefined) ?? standing}
       onKind={(by) => {
         const next = switchIntent(by, view.coat.thicknessM, format);
-        setValue(next);
+        put(next);
         save(next);
       }}
-      onValue={(value) => setValue({ ...draft, value })}
+      onValue={(value) => type({ ...draft, value })}
       onDone={() => {
-        touch();
+        done();
         save(draft);
       }}
     />
@@ -91,8 +100,8 @@ function IntentControl({
 function PartControls({ view, onSave }: Pick<Props, 'view' | 'onSave'>) {
   const format = useFormat();
   const { coat } = view;
-  const coverage = useFollowing(editText(coat.coverage, '%'));
-  const colours = useFollowing(coloursText(coat.colours));
+  const coverage = useFollowing(editText(coat.coverage, '%'), coat.coverage);
+  const colours = useFollowing(coloursText(coat.colours), coat.colours);
   const parsed = parseQuantity(coverage.value, 'share', '%', { min: 0.01, max: 1 });
   const issue = parsed.ok ? undefined : parsed.issues[0];
   const shares = readColours(colours.value);
@@ -104,10 +113,11 @@ function PartControls({ view, onSave }: Pick<Props, 'view' | 'onSave'>) {
         hint="Share of its areas"
         value={coverage.value}
         error={coverage.touched && issue ? issueText(issue, 'share', format) : undefined}
-        onChange={(e) => coverage.setValue(e.target.value)}
+        onChange={(e) => coverage.type(e.target.value)}
         onBlur={() => {
-          coverage.touch();
-          if (parsed.ok && parsed.value !== coat.coverage) onSave({ coverage: parsed.value });
+          coverage.done();
+          if (parsed.ok && parsed.value !== coat.coverage)
+            onSave({ coverage: parsed.value }, { coverage: coverage.origin });
         }}
       />
       {coat.kind === 'art' && (
@@ -120,11 +130,11 @@ function PartControls({ view, onSave }: Pick<Props, 'view' | 'onSave'>) {
               ? 'Name and share of each, 100 % at most in all: teal 20 %, pearl 10 %.'
               : undefined
           }
-          onChange={(e) => colours.setValue(e.target.value)}
+          onChange={(e) => colours.type(e.target.value)}
           onBlur={() => {
-            colours.touch();
+            colours.done();
             if (shares && JSON.stringify(shares) !== JSON.stringify(coat.colours))
-              onSave({ colours: shares });
+              onSave({ colours: shares }, { colours: colours.origin });
           }}
         />
       )}

@@ -27,7 +27,11 @@ export function ReadyPlans({ view, onPlanned }: Props) {
   const take = async (plan: ReadyPlan) => {
     const read = readyPlan(plan, view, resin, settings.reserve, format);
     if (!read.ok) return;
-    const outcome = await act(`plan ${plan.title}`, (db, c) => planCoats(db, c, read.coats));
+    const outcome = await act(
+      `plan ${plan.title}`,
+      (db, c) => planCoats(db, c, read.coats),
+      read.coats,
+    );
     const [first] = outcome.ok ? outcome.value : [];
     if (first) onPlanned(first);
   };

@@ -1,11 +1,18 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { LedgerLineId, LedgerOverride } from '@/core/coat';
 import { useAct } from '@/data/hooks';
 import { belowCoat, thicknessOf } from '@/data/records/coatFacts';
+import type { Coat } from '@/data/records/types';
 import { changeCoat, type CoatChange } from '@/data/repos/coats';
 import { ledgerOf, type CoatView, type PieceView } from '@/features/common/coatView';
 import { splitOf } from '@/features/common/explanations';
 import { draggedIntent } from './intents';
+
+/** The fields of a coat that a change is about, as they stand. */
+const pick = (coat: Coat, change: CoatChange): CoatChange =>
+  Object.fromEntries(
+    (Object.keys(change) as (keyof CoatChange)[]).map((name) => [name, coat[name]]),
+  );
 
 /** A coat as it is being edited: what was dragged but not let go of yet, its ledger, and how it is saved. */
 export function useCoatEdit(view: PieceView, selected: CoatView) {
@@ -26,11 +33,17 @@ export function useCoatEdit(view: PieceView, selected: CoatView) {
     () => (free ? thicknessOf(coat, around.areas, around.coats, resin.sheet) : null),
     [free, coat, around, resin.sheet],
   );
-  const save = (change: CoatChange) =>
-    act(`change ${coat.name}`, (db, c) => changeCoat(db, c, coat.id, change), {
-      coatId: coat.id,
-      change,
-    });
+  /** What this tab stored last: a quick next change is not a conflict with it. */
+  const own = useRef<CoatChange>({});
+  const save = (change: CoatChange, base: CoatChange = pick(coat, change)) => {
+    const based = { base, own: own.current };
+    own.current = { ...own.current, ...change };
+    return act(
+      `change ${coat.name}`,
+      (db, c, prefer) => changeCoat(db, c, coat.id, change, { ...based, prefer }),
+      { coatId: coat.id, change },
+    );
+  };
   const below = belowCoat(coat, around.areas, around.coats);
   const at = view.coats.findIndex((c) => c.coat.id === coat.id);
   const planned = (i: number) => view.coats[i]?.state === 'planned' && !view.coats[i].batch;
@@ -43,9 +56,9 @@ export function useCoatEdit(view: PieceView, selected: CoatView) {
       if (draftM !== null && draftM !== coat.thicknessM) void save({ intent });
     },
     /** What was typed or chosen goes before what was dragged. */
-    choose: (change: CoatChange) => {
+    choose: (change: CoatChange, base?: CoatChange) => {
       if (change.intent) setDraftM(null);
-      void save(change);
+      void save(change, base);
     },
     setLine: (line: LedgerLineId, own: LedgerOverride | null) =>
       void save({

@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useEffect, useState, type ReactNode } from 'react';
 import { shapeBox, type Shape } from '@/core/geometry';
 import { useNow, useShop } from '@/data/hooks';
-import { pieceViews, type PieceView } from './coatView';
+import { readViews, type PieceView } from './coatView';
 import { holdsOf } from './prep/prepView';
 import { useFormat, type Format } from './useFormat';
 
@@ -109,7 +109,11 @@ export function PieceFrame({ pieceId, stage, children }: Props) {
   const shop = useShop();
   const now = useNow();
   const format = useFormat();
-  const view = pieceViews(shop, now).find((v) => v.piece.id === pieceId);
+  const { values, troubles } = readViews(shop, now);
+  const view = values.find((v) => v.piece.id === pieceId);
+  const trouble = troubles.find((t) => t.row.id === pieceId);
+  // The boundary round the place names the piece.
+  if (trouble) throw trouble;
   if (!view) return <NoPiece />;
   const { piece, areas } = view;
   const area = areas[0];

@@ -12,6 +12,7 @@ import {
   type Piece,
   type Resin,
 } from '@/data/records/types';
+import { each, type Tolerated } from './trouble/rowTrouble';
 
 /** A coat with everything that hangs on it, as it is at one instant. */
 export interface CoatView {
@@ -77,9 +78,9 @@ export function areasOf(shop: Pick<Shop, 'areas'>, pieceId: string): Area[] {
     .sort((a, b) => place(a) - place(b) || a.name.localeCompare(b.name));
 }
 
-/** Every piece with its coats at one instant, in the order they came to the bench. */
-export function pieceViews(shop: Shop, nowMs: number): PieceView[] {
-  return shop.pieces.map((piece) => {
+/** Every piece with its coats at one instant, in the order they came to the bench; one that cannot be read is named. */
+export function readViews(shop: Shop, nowMs: number): Tolerated<PieceView> {
+  return each('pieces', shop.pieces, (piece) => {
     const areas = areasOf(shop, piece.id);
     const coats = shop.coats
       .filter((c) => c.pieceId === piece.id)
@@ -97,6 +98,9 @@ export function pieceViews(shop: Shop, nowMs: number): PieceView[] {
     };
   });
 }
+
+export const pieceViews = (shop: Shop, nowMs: number): readonly PieceView[] =>
+  readViews(shop, nowMs).values;
 
 /** What the ledger of a coat is made from; `change` is what the user is trying out. */
 export const ledgerInputOf = (view: CoatView, change: Partial<Coat> = {}): LedgerInput =>

@@ -8,7 +8,7 @@ import {
   workingTime,
   type MixSplit,
 } from '@/core/resin';
-import type { Resin } from '@/data/records/types';
+import type { Batch, Resin } from '@/data/records/types';
 
 /** Both parts of a mix, opened: why they weigh what they do. */
 export function splitExplanation(split: MixSplit, resin: Resin, part: 'A' | 'B'): Explanation {
@@ -140,13 +140,22 @@ export function scaleExplanation(split: MixSplit, digitKg: number): Explanation 
 }
 
 /** What B should weigh for the A that is in the cup. */
-export function wantedBExplanation(aKg: number, resin: Resin): Explanation {
+export function wantedBExplanation(
+  aKg: number,
+  resin: Resin,
+  by: Batch['aBy'] = 'read',
+): Explanation {
   const { ratio, densityAKgM3, densityBKgM3 } = resin.sheet;
   return {
     title: 'Weight of part B',
     formula: ratio.by === 'volume' ? 'A · (b · ρB) / (a · ρA)' : 'A · b / a',
     inputs: [
-      { label: 'part A in the cup', value: aKg, quantity: 'mass', source: 'measured' },
+      {
+        label: 'part A in the cup',
+        value: aKg,
+        quantity: 'mass',
+        source: by === 'read' ? 'measured' : 'assumed',
+      },
       {
         label: `ratio by ${ratio.by}, a`,
         value: ratio.a,
@@ -168,7 +177,10 @@ export function wantedBExplanation(aKg: number, resin: Resin): Explanation {
         source: 'computed',
       },
     ],
-    source: 'Mass balance; B follows the A that was really weighed.',
+    source:
+      by === 'read'
+        ? 'Mass balance; B follows the A that was really weighed.'
+        : 'Mass balance; A was not read off the scale but taken to be what was asked for.',
   };
 }
 

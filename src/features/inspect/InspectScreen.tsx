@@ -1,10 +1,8 @@
 'use client';
 import { edgeKindsOf } from '@/data/records/types';
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
-import { liveQuery } from 'dexie';
 import { useEffect, useState } from 'react';
-import { shopDb } from '@/data/db';
-import { useAct, useNow, useShop } from '@/data/hooks';
+import { useAct, useNow, useRead, useShop } from '@/data/hooks';
 import type { Defect, Photo } from '@/data/records/types';
 import { repairDefect } from '@/data/repos/bench';
 import { clockText } from '@/features/common/clockText';
@@ -18,27 +16,19 @@ import { Panel } from '@/ui/Panel';
 import { DefectForm } from './DefectForm';
 import { DEFECT_GUIDE } from './guide';
 
-function usePhotos(pieceId: string): readonly { photo: Photo; url: string }[] {
+/** Photos of a piece with addresses to show them by, and why the newest could not be read. */
+function usePhotos(pieceId: string) {
+  const { value, error } = useRead(
+    (db) => db.photos.where('pieceId').equals(pieceId).toArray(),
+    pieceId,
+  );
   const [photos, setPhotos] = useState<readonly { photo: Photo; url: string }[]>([]);
   useEffect(() => {
-    let urls: string[] = [];
-    const free = () => urls.forEach((url) => URL.revokeObjectURL(url));
-    const subscription = liveQuery(() =>
-      shopDb().photos.where('pieceId').equals(pieceId).toArray(),
-    ).subscribe({
-      next: (rows) => {
-        free();
-        const shown = rows.map((photo) => ({ photo, url: URL.createObjectURL(photo.blob) }));
-        urls = shown.map((s) => s.url);
-        setPhotos(shown);
-      },
-    });
-    return () => {
-      subscription.unsubscribe();
-      free();
-    };
-  }, [pieceId]);
-  return photos;
+    const shown = (value ?? []).map((photo) => ({ photo, url: URL.createObjectURL(photo.blob) }));
+    setPhotos(shown);
+    return () => shown.forEach(({ url }) => URL.revokeObjectURL(url));
+  }, [value]);
+  return { photos, error };
 }
 
 interface RowProps {
@@ -83,7 +73,11 @@ function DefectRow({ defect, coatName, photos }: RowProps) {
       </Box>
       {!done && (
         <Button
-          onClick={() => void act('mark the repair', (db, c) => repairDefect(db, c, defect.id))}
+          onClick={() =>
+            void act('mark the repair', (db, c) => repairDefect(db, c, defect.id), {
+              defectId: defect.id,
+            })
+          }
         >
           Repaired
         </Button>
@@ -135,7 +129,7 @@ function LookPanel({ view }: { view: PieceView }) {
 
 function Inspect({ view }: { view: PieceView }) {
   const { defects, coats } = useShop();
-  const photos = usePhotos(view.piece.id);
+  const { photos, error: photoTrouble } = usePhotos(view.piece.id);
   const own = defects
     .filter((d) => d.pieceId === view.piece.id)
     .sort((a, b) => b.foundMs - a.foundMs);
@@ -147,6 +141,11 @@ function Inspect({ view }: { view: PieceView }) {
           <Heading as="h2" fontSize="xl" mb="2">
             Found on this piece
           </Heading>
+          {photoTrouble && (
+            <Box role="alert" color="oxide" mb="2">
+              The photos could not be read: {photoTrouble.message}.
+            </Box>
+          )}
           {own.length === 0 && (
             <Box color="ink2">
               Nothing noted. Look along the surface against a light from several angles, and feel

@@ -10,6 +10,7 @@ import { sizeWords } from '@/features/common/PieceFrame';
 import { STATE_FILL } from '@/features/common/stateWords';
 import { useFormat } from '@/features/common/useFormat';
 import { Welcome } from '@/features/common/Welcome';
+import { Boundary } from '@/features/common/trouble';
 import { MiniSection } from './MiniSection';
 import { pieceWords } from './model';
 import { Button } from '@/ui/Button';
@@ -66,7 +67,7 @@ export function PiecesScreen() {
   const shop = useShop();
   const now = useNow();
   const views = pieceViews(shop, now);
-  if (views.length === 0) return <Welcome />;
+  if (shop.pieces.length === 0) return <Welcome />;
   return (
     <>
       <Flex justify="space-between" align="center" mb="4">
@@ -79,7 +80,9 @@ export function PiecesScreen() {
       </Flex>
       <Grid templateColumns="repeat(auto-fill, minmax(360px, 1fr))" gap="4">
         {views.map((view) => (
-          <PieceCard key={view.piece.id} view={view} nowMs={now} />
+          <Boundary key={view.piece.id} what={view.piece.name} resetKey={view.piece} small>
+            <PieceCard view={view} nowMs={now} />
+          </Boundary>
         ))}
       </Grid>
     </>

@@ -3,7 +3,7 @@ import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 import { useAct, useShop } from '@/data/hooks';
 import type { Resin } from '@/data/records/types';
@@ -86,6 +86,7 @@ function Fields({ form }: { form: UseFormReturn<SheetDraft> }) {
         <TextField label="Viscosity doubles in" {...bind('doubling')} />
         <TextField label="Thinnest lift" {...bind('thinnest')} />
         <TextField label="Thickest lift" {...bind('thickest')} />
+        <TextField label="Shortest stir" hint="Less wants a hold at the bench" {...bind('stir')} />
       </Group>
       <Group title="Times of the sheet">
         <TextField label="Stated at" {...bind('reference')} />
@@ -108,7 +109,10 @@ function SheetForm({ resin }: { resin: Resin | null }) {
   const router = useRouter();
   const format = useFormat();
   const [saved, setSaved] = useState(false);
+  const [id] = useState<string>(() => resin?.id ?? crypto.randomUUID());
   const initial = resin ? draftOfResin(resin, format) : TYPICAL;
+  // What the sheet said when typing began, as this form reads it: what others change since is theirs.
+  const [begun, setBegun] = useState(initial);
   const form = useForm<SheetDraft>({
     defaultValues: initial,
     mode: 'onTouched',
@@ -121,12 +125,29 @@ function SheetForm({ resin }: { resin: Resin | null }) {
   const save = handleSubmit(async () => {
     const final = readSheet(form.getValues(), format);
     if (!final.ok) return;
-    const row = { ...final.value, id: resin?.id ?? crypto.randomUUID() };
-    const outcome = await act(`save ${row.name}`, (db, c) => saveResin(db, c, row), row);
-    if (!outcome.ok) return;
-    setSaved(true);
-    if (!resin) router.replace(`/resins/${row.id}`);
+    const row = { ...final.value, id };
+    const was = readSheet(begun, format);
+    const base = was.ok ? { ...was.value, id } : (resin ?? row);
+    const outcome = await act(
+      `save ${row.name}`,
+      (db, c, prefer) => saveResin(db, c, row, { base, prefer }),
+      row,
+    );
+    const done = () => {
+      form.reset(form.getValues());
+      setBegun(form.getValues());
+      setSaved(true);
+      if (!resin) router.replace(`/resins/${row.id}`);
+    };
+    if (outcome.ok) done();
+    else void outcome.later.then(done);
   });
+  // Another tab saved the sheet: fields that are not being typed in follow, the others stay.
+  useEffect(() => {
+    if (resin) form.reset(draftOfResin(resin, format), { keepDirtyValues: true });
+    // The words of the fields follow the row alone; a new form or format brings a new key.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [resin]);
   return (
     <form onSubmit={(e) => void save(e)} noValidate onChange={() => setSaved(false)}>
       <Grid

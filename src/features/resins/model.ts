@@ -3,6 +3,7 @@ import {
   DENSITY_LIMITS_KG_M3,
   RATIO_LIMITS,
   ROOM_LIMITS_K,
+  STIR_LIMITS_S,
   type ResinSheet,
   type SheetTimes,
 } from '@/core/resin';
@@ -30,6 +31,7 @@ export type SheetDraft = {
   workingMass: string;
   thinnest: string;
   thickest: string;
+  stir: string;
 } & Record<keyof SheetTimes, string>;
 
 export type SheetField = keyof SheetDraft;
@@ -71,6 +73,7 @@ export const TYPICAL: SheetDraft = {
   workingMass: '100 g',
   thinnest: '0.5 mm',
   thickest: '6 mm',
+  stir: '2 min',
   workingS: '40 min',
   noFlowS: '5 h',
   leatheryS: '7 h',
@@ -108,6 +111,7 @@ export function draftOfResin({ name, note, price, sheet }: Resin, format: Format
     workingMass: editText(sheet.workingMassKg, 'g'),
     thinnest: film(sheet.thinnestM),
     thickest: film(sheet.thickestM),
+    stir: editText(sheet.stirS, 'min'),
   };
 }
 
@@ -119,6 +123,7 @@ const FIELD_OF: Readonly<Record<string, readonly [SheetField, Quantity]>> = {
   workingMassKg: ['workingMass', 'mass'],
   thinnestM: ['thinnest', 'film'],
   thickestM: ['thickest', 'film'],
+  stirS: ['stir', 'duration'],
 };
 
 function fieldOf(path: readonly (string | number)[]): readonly [SheetField, Quantity] {
@@ -158,6 +163,7 @@ export function readSheet(
     workingMassKg: reader.quantity('workingMass', draft.workingMass, 'mass', positive),
     thinnestM: reader.quantity('thinnest', draft.thinnest, 'film', positive),
     thickestM: reader.quantity('thickest', draft.thickest, 'film', positive),
+    stirS: reader.quantity('stir', draft.stir, 'duration', STIR_LIMITS_S),
     times: Object.fromEntries(
       TIME_FIELDS.map(([key]) => [key, reader.quantity(key, draft[key], 'duration', { min: 60 })]),
     ) as unknown as SheetTimes,

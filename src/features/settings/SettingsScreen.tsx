@@ -1,6 +1,6 @@
 'use client';
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useForm, type UseFormRegister } from 'react-hook-form';
 import { useAct, useShop } from '@/data/hooks';
 import { saveSettings } from '@/data/repos/bench';
@@ -14,7 +14,8 @@ import { ConfirmDialog } from '@/ui/ConfirmDialog';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import { draftOfSettings, readSettings, type SettingsDraft } from './model';
+import type { Settings } from '@/data/records/types';
+import { draftOfSettings, readSettings, type SettingsDraft, type SettingsTold } from './model';
 
 /** Schools of preparation: where practitioners disagree, what this shop does. */
 function SchoolSelects({ register }: { register: UseFormRegister<SettingsDraft> }) {
@@ -55,26 +56,49 @@ function MoneyFields({
   );
 }
 
-function SettingsForm({ saved, onSaved }: { saved: boolean; onSaved: (saved: boolean) => void }) {
+function SettingsForm() {
   const { settings } = useShop();
   const act = useAct();
   const format = useFormat();
+  const [saved, onSaved] = useState(false);
   const read = (draft: SettingsDraft) => readSettings(draft, format);
-  const { register, handleSubmit, getValues, formState } = useForm<SettingsDraft>({
-    defaultValues: draftOfSettings(settings, format),
+  const stored = draftOfSettings(settings, format);
+  // What the settings said when typing began, as this form reads them: what others change since is theirs.
+  const [begun, setBegun] = useState(stored);
+  const { register, handleSubmit, getValues, reset, formState } = useForm<SettingsDraft>({
+    defaultValues: stored,
     mode: 'onTouched',
     resolver: resolverOf(read),
+  });
+  const whole = (told: SettingsTold): Settings => ({
+    ...told,
+    lastBackupMs: settings.lastBackupMs,
   });
   const save = handleSubmit(async () => {
     const result = read(getValues());
     if (!result.ok) return;
+    const mine = whole(result.value);
+    const was = read(begun);
+    const base = was.ok ? whole(was.value) : settings;
     const outcome = await act(
       'save the settings',
-      (db, c) => saveSettings(db, c, result.value),
-      result.value,
+      (db, c, prefer) => saveSettings(db, c, mine, { base, prefer }),
+      mine,
     );
-    onSaved(outcome.ok);
+    const done = () => {
+      reset(getValues());
+      setBegun(getValues());
+      onSaved(true);
+    };
+    if (outcome.ok) done();
+    else void outcome.later.then(done);
   });
+  // Another tab saved: fields that are not being typed in follow, the others stay as they are.
+  useEffect(() => {
+    reset(draftOfSettings(settings, format), { keepDirtyValues: true });
+    // The words of the fields follow the row alone.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [settings, reset]);
   const error = (field: keyof SettingsDraft) => formState.errors[field]?.message;
   return (
     <form onSubmit={(e) => void save(e)} noValidate onChange={() => onSaved(false)}>
@@ -199,8 +223,6 @@ function ShopData() {
 }
 
 export function SettingsScreen() {
-  const { settings } = useShop();
-  const [saved, setSaved] = useState(false);
   return (
     <Box maxW="1100px">
       <Heading as="h1" fontSize="3xl" mb="4">
@@ -212,7 +234,7 @@ export function SettingsScreen() {
         alignItems="start"
       >
         <Panel>
-          <SettingsForm key={JSON.stringify(settings)} saved={saved} onSaved={setSaved} />
+          <SettingsForm />
         </Panel>
         <ShopData />
       </Grid>

@@ -53,11 +53,14 @@ export function draftOfSettings(settings: Settings, format: Format): SettingsDra
   };
 }
 
+/** What the form tells; the rest of the settings is noted by what is done. */
+export type SettingsTold = Omit<Settings, 'lastBackupMs'>;
+
 /** Reads the settings form. */
 export function readSettings(
   draft: SettingsDraft,
   format: Format,
-): FormRead<SettingsDraft, Settings> {
+): FormRead<SettingsDraft, SettingsTold> {
   const reader = new FieldReader<keyof SettingsDraft>(format);
   const opensMin = parseTimeOfDay(draft.opens);
   const closesMin = parseTimeOfDay(draft.closes);

@@ -6,7 +6,8 @@ import { Figure } from '@/ui/Figure';
 import { Outline } from '../common/Outline';
 import { STATE_FILL } from '../common/stateWords';
 import { useFormat } from '../common/useFormat';
-import { stripItems, type StripItem } from './stripModel';
+import { RowTroubles } from '../common/trouble';
+import { readStrip, type StripItem } from './stripModel';
 
 function Clock({ item }: { item: StripItem }) {
   return (
@@ -46,46 +47,56 @@ export function BenchStrip() {
   const shop = useShop();
   const now = useNow();
   const { show } = useFormat();
-  const items = stripItems(shop, now);
+  const { items, troubles } = readStrip(shop, now);
   return (
-    <Flex
-      as="section"
-      aria-label="Bench strip"
-      bg="card"
-      borderBottomWidth="1.5px"
-      borderColor="ink"
-      minH="58px"
-      position="sticky"
-      top="0"
-      zIndex="strip"
-    >
+    <>
       <Flex
-        flex="1"
-        minW="0"
-        overflowX="auto"
-        tabIndex={items.length > 3 ? 0 : undefined}
-        role="group"
-        aria-label="Clocks"
+        as="section"
+        aria-label="Bench strip"
+        bg="card"
+        borderBottomWidth="1.5px"
+        borderColor="ink"
+        minH="58px"
+        position="sticky"
+        top="0"
+        zIndex="strip"
       >
-        {items.map((item) => (
-          <Clock key={item.key} item={item} />
-        ))}
-        {items.length === 0 && (
-          <Flex align="center" px="5" color="ink2">
-            Nothing wet, nothing curing.
-          </Flex>
-        )}
-      </Flex>
-      <Flex align="center" px="4" gap="2" borderLeftWidth="1px" borderColor="line" flex="0 0 auto">
-        <Box>
-          <Figure fontWeight="600">
-            {show(shop.settings.roomTemperatureK, 'temperature').text}
-          </Figure>
-          <Box fontSize="xs" color="ink2">
-            room, as set
+        <Flex
+          flex="1"
+          minW="0"
+          overflowX="auto"
+          tabIndex={items.length > 3 ? 0 : undefined}
+          role="group"
+          aria-label="Clocks"
+        >
+          {items.map((item) => (
+            <Clock key={item.key} item={item} />
+          ))}
+          {items.length === 0 && (
+            <Flex align="center" px="5" color="ink2">
+              Nothing wet, nothing curing.
+            </Flex>
+          )}
+        </Flex>
+        <Flex
+          align="center"
+          px="4"
+          gap="2"
+          borderLeftWidth="1px"
+          borderColor="line"
+          flex="0 0 auto"
+        >
+          <Box>
+            <Figure fontWeight="600">
+              {show(shop.settings.roomTemperatureK, 'temperature').text}
+            </Figure>
+            <Box fontSize="xs" color="ink2">
+              room, as set
+            </Box>
           </Box>
-        </Box>
+        </Flex>
       </Flex>
-    </Flex>
+      <RowTroubles troubles={troubles} />
+    </>
   );
 }

@@ -5,11 +5,13 @@ import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { ActProvider, ShopProvider } from '@/data/hooks';
 import { Patterns } from '@/ui/Patterns';
+import { Boundary } from '../common/trouble';
 import { BenchStrip } from './BenchStrip';
 import { DemoOnAsking } from './DemoOnAsking';
 import { PLACES } from './nav';
+import { OpeningShop, OvertakenBar } from './OpeningShop';
 import { StorageTrouble } from './StorageTrouble';
-import { WriteFailureBar } from './WriteFailureBar';
+import { ReadTroubleBar, WriteFailureBar } from './WriteFailureBar';
 
 const isHere = (pathname: string, href: string) =>
   href === '/' ? pathname === '/' : pathname.startsWith(href);
@@ -59,33 +61,58 @@ function Rail({ pathname }: { pathname: string }) {
   );
 }
 
+/** Name of the place that an address leads to. */
+const placeOf = (pathname: string): string =>
+  pathname.startsWith('/wet/')
+    ? 'The wet session'
+    : (PLACES.findLast(({ href }) => isHere(pathname, href))?.label ?? 'This place');
+
+function Frame({ pathname, children }: { pathname: string; children: ReactNode }) {
+  const place = (
+    <Boundary what={placeOf(pathname)} resetKey={pathname}>
+      {children}
+    </Boundary>
+  );
+  if (pathname.startsWith('/wet/'))
+    return (
+      <Box as="main">
+        <ReadTroubleBar />
+        {place}
+      </Box>
+    );
+  return (
+    <>
+      <Boundary what="The clocks" small>
+        <BenchStrip />
+      </Boundary>
+      <ReadTroubleBar />
+      <Flex align="flex-start">
+        <Rail pathname={pathname} />
+        <Box as="main" flex="1" minW="0" px="5" py="4">
+          {place}
+        </Box>
+      </Flex>
+    </>
+  );
+}
+
 /** Frame of every page: bench strip, rail, and the bar that says when something was not saved. */
 export function Shell({ children }: { children: ReactNode }) {
   const pathname = usePathname();
-  const atBench = pathname.startsWith('/wet/');
   return (
-    <ShopProvider
-      opening={<p className="opening">Opening the shop …</p>}
-      failed={(error) => <StorageTrouble error={error} />}
-    >
-      <ActProvider>
-        <Patterns />
-        <DemoOnAsking />
-        {atBench ? (
-          <Box as="main">{children}</Box>
-        ) : (
-          <>
-            <BenchStrip />
-            <Flex align="flex-start">
-              <Rail pathname={pathname} />
-              <Box as="main" flex="1" minW="0" px="5" py="4">
-                {children}
-              </Box>
-            </Flex>
-          </>
-        )}
-        <WriteFailureBar />
-      </ActProvider>
-    </ShopProvider>
+    <Boundary what="Bilamina">
+      <ShopProvider
+        opening={(state) => <OpeningShop state={state} />}
+        failed={(error, again) => <StorageTrouble error={error} onAgain={again} />}
+        overtaken={<OvertakenBar />}
+      >
+        <ActProvider>
+          <Patterns />
+          <DemoOnAsking />
+          <Frame pathname={pathname}>{children}</Frame>
+          <WriteFailureBar />
+        </ActProvider>
+      </ShopProvider>
+    </Boundary>
   );
 }

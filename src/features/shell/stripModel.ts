@@ -1,11 +1,12 @@
 import { workingTime } from '@/core/resin';
 import type { Shop } from '@/data/hooks';
 import { batchStep } from '@/data/records/batchStep';
-import type { Area, Id } from '@/data/records/types';
+import type { Area, Id, WetSession } from '@/data/records/types';
 import { clockText, spanText } from '../common/clockText';
-import { areasOf, pieceViews, type CoatView, type PieceView } from '../common/coatView';
+import { areasOf, readViews, type CoatView, type PieceView } from '../common/coatView';
 import { maskClocks } from '../common/prep/prepView';
 import { nextWords, STATE_WORDS } from '../common/stateWords';
+import { each, type RowTrouble } from '../common/trouble';
 
 /** One clock on the bench strip. */
 export interface StripItem {
@@ -29,44 +30,40 @@ const WORKING: readonly CoatView['state'][] = [
   'sand first',
 ];
 
-function sessionItems(shop: Shop, nowMs: number): StripItem[] {
-  return shop.sessions
-    .filter((s) => s.endedMs === null)
-    .flatMap((session) => {
-      const batch = shop.batches.find((b) => b.sessionId === session.id);
-      const resin = shop.resins.find((r) => r.id === session.resinId);
-      const coat = shop.coats.find((c) => c.id === session.coatIds[0]);
-      const piece = shop.pieces.find((p) => p.id === coat?.pieceId);
-      if (!batch || !resin || !piece) return [];
-      const common = {
-        key: session.id,
-        href: `/wet/${session.id}`,
-        title: piece.name,
-        area: areasOf(shop, piece.id)[0] ?? null,
-        state: 'mixed' as const,
-      };
-      if (batch.mixedMs === null)
-        return [
-          {
-            ...common,
-            text: `wet session · ${batchStep(batch)}`,
-            left: 'go on',
-            urgent: false,
-            atMs: nowMs,
-          },
-        ];
-      const massKg = (batch.aKg ?? batch.targetAKg) + (batch.bKg ?? batch.targetBKg);
-      const endMs = batch.mixedMs + workingTime(resin.sheet, massKg, session.temperatureK) * 1000;
-      return [
-        {
-          ...common,
-          text: `${batchStep(batch)} · working time ends ${clockText(endMs, nowMs)}`,
-          left: endMs > nowMs ? spanText(endMs - nowMs) : `over by ${spanText(nowMs - endMs)}`,
-          urgent: endMs - nowMs < 10 * 60_000,
-          atMs: Math.min(endMs, nowMs),
-        },
-      ];
-    });
+function sessionItems(shop: Shop, session: WetSession, nowMs: number): StripItem[] {
+  const batch = shop.batches.find((b) => b.sessionId === session.id);
+  const resin = shop.resins.find((r) => r.id === session.resinId);
+  const coat = shop.coats.find((c) => c.id === session.coatIds[0]);
+  const piece = shop.pieces.find((p) => p.id === coat?.pieceId);
+  if (!batch || !resin || !piece) return [];
+  const common = {
+    key: session.id,
+    href: `/wet/${session.id}`,
+    title: piece.name,
+    area: areasOf(shop, piece.id)[0] ?? null,
+    state: 'mixed' as const,
+  };
+  if (batch.mixedMs === null)
+    return [
+      {
+        ...common,
+        text: `wet session · ${batchStep(batch)}`,
+        left: 'go on',
+        urgent: false,
+        atMs: nowMs,
+      },
+    ];
+  const massKg = (batch.aKg ?? batch.targetAKg) + (batch.bKg ?? batch.targetBKg);
+  const endMs = batch.mixedMs + workingTime(resin.sheet, massKg, session.temperatureK) * 1000;
+  return [
+    {
+      ...common,
+      text: `${batchStep(batch)} · working time ends ${clockText(endMs, nowMs)}`,
+      left: endMs > nowMs ? spanText(endMs - nowMs) : `over by ${spanText(nowMs - endMs)}`,
+      urgent: endMs - nowMs < 10 * 60_000,
+      atMs: Math.min(endMs, nowMs),
+    },
+  ];
 }
 
 function curingItem(
@@ -115,12 +112,30 @@ function maskItems(shop: Shop, { piece, areas, top }: PieceView, nowMs: number):
     }));
 }
 
-/** A clock for each wet batch, each mask that stands and each curing coat, what happens first in front. */
-export function stripItems(shop: Shop, nowMs: number): StripItem[] {
-  const wet = sessionItems(shop, nowMs);
-  const busy = new Set(shop.sessions.filter((s) => s.endedMs === null).flatMap((s) => s.coatIds));
-  const views = pieceViews(shop, nowMs);
-  const curing = views.flatMap((view) => curingItem(view, nowMs, busy));
-  const masks = views.flatMap((view) => maskItems(shop, view, nowMs));
-  return [...wet, ...masks, ...curing].sort((a, b) => a.atMs - b.atMs);
+export interface Strip {
+  readonly items: readonly StripItem[];
+  /** Rows without a clock because they cannot be read. */
+  readonly troubles: readonly RowTrouble[];
 }
+
+/** A clock for each wet batch, each mask that stands and each curing coat, what happens first in front. */
+export function readStrip(shop: Shop, nowMs: number): Strip {
+  const open = shop.sessions.filter((s) => s.endedMs === null);
+  const wet = each('sessions', open, (session) => sessionItems(shop, session, nowMs));
+  const busy = new Set(open.flatMap((s) => s.coatIds));
+  const views = readViews(shop, nowMs);
+  const viewOf = new Map(views.values.map((view) => [view.piece.id, view]));
+  const clocks = each(
+    'pieces',
+    views.values.map((view) => view.piece),
+    ({ id }) => {
+      const view = viewOf.get(id);
+      return view ? [...maskItems(shop, view, nowMs), ...curingItem(view, nowMs, busy)] : [];
+    },
+  );
+  const items = [...wet.values, ...clocks.values].flat().sort((a, b) => a.atMs - b.atMs);
+  return { items, troubles: [...wet.troubles, ...views.troubles, ...clocks.troubles] };
+}
+
+export const stripItems = (shop: Shop, nowMs: number): readonly StripItem[] =>
+  readStrip(shop, nowMs).items;

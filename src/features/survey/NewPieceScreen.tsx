@@ -17,7 +17,9 @@ export function NewPieceScreen() {
       (db, c) => addPiece(db, c, survey, photos),
       survey,
     );
-    if (outcome.ok) router.push(`/pieces/${outcome.value}/coats`);
+    const open = (id: string) => router.push(`/pieces/${id}/coats`);
+    if (outcome.ok) open(outcome.value);
+    else void outcome.later.then(open);
   };
   return (
     <>

@@ -4,12 +4,13 @@ import { useState } from 'react';
 import { fluidityLeft } from '@/core/film';
 import { mixDensity } from '@/core/resin';
 import { useAct, useShop } from '@/data/hooks';
-import { changeSurvey, type NewPhoto, type Survey } from '@/data/repos/bench';
+import { changeSurvey, surveyOf, type NewPhoto, type Survey } from '@/data/repos/bench';
 import { clockText } from '@/features/common/clockText';
 import type { PieceView } from '@/features/common/coatView';
 import { PieceFrame } from '@/features/common/PieceFrame';
-import { useFormat } from '@/features/common/useFormat';
+import { useFormat, type Format } from '@/features/common/useFormat';
 import { draftOf } from './draft';
+import { readSurvey } from './readSurvey';
 import type { PlannedFilm } from './SurveyContext';
 import { SurveyForm } from './SurveyForm';
 
@@ -25,19 +26,32 @@ function filmOf({ upcoming }: PieceView): PlannedFilm | null {
   };
 }
 
+/** What the form reads from an untouched draft; the record itself where that cannot be read. */
+function baseOf({ piece, areas }: PieceView, format: Format): Survey {
+  const read = readSurvey(draftOf(piece, areas, format), format);
+  return read.ok ? read.value : surveyOf(piece, areas);
+}
+
 function Form({ view }: { view: PieceView }) {
   const act = useAct();
   const format = useFormat();
   const shop = useShop();
   const [savedMs, setSavedMs] = useState<number | null>(null);
+  // The survey as it was when editing began, as this form reads it: what others change since is kept.
+  const [base, setBase] = useState(() => baseOf(view, format));
   if (view.areas.length === 0) return <Box>This piece has no face.</Box>;
   const save = async (survey: Survey, photos: readonly NewPhoto[]) => {
     const outcome = await act(
       `save the survey of ${survey.name}`,
-      (db, c) => changeSurvey(db, c, view.piece.id, survey, photos),
+      (db, c, prefer) => changeSurvey(db, c, view.piece.id, survey, photos, { base, prefer }),
       survey,
     );
-    if (outcome.ok) setSavedMs(Date.now());
+    const done = () => {
+      setBase(survey);
+      setSavedMs(Date.now());
+    };
+    if (outcome.ok) done();
+    else void outcome.later.then(done);
   };
   return (
     <>

@@ -5,7 +5,8 @@ import { useNow, useShop } from '@/data/hooks';
 import { clockText } from '@/features/common/clockText';
 import { useFormat } from '@/features/common/useFormat';
 import { Welcome } from '@/features/common/Welcome';
-import { lanes, toDos } from './model';
+import { RowTroubles } from '@/features/common/trouble';
+import { lanes, nextOf } from './model';
 import { NextList } from './NextList';
 import { Timeline } from './Timeline';
 import { timeScale } from './timeScale';
@@ -26,9 +27,10 @@ export function TodayScreen() {
   const { opensMin, closesMin } = shop.settings;
   const scale = timeScale(now, opensMin, closesMin);
   const shown = lanes(shop, now, scale.startMs, scale.endMs);
-  const next = toDos(shop, now, format);
+  const next = nextOf(shop, now, format);
   return (
     <>
+      <RowTroubles troubles={next.troubles} />
       <Flex align="baseline" gap="4" mb="3">
         <Heading as="h1" fontSize="3xl">
           {formatDate(now, 'EEEE, HH:mm')}
@@ -47,7 +49,7 @@ export function TodayScreen() {
             Nothing is curing. A lane appears here with the first pour.
           </Box>
         )}
-        <NextList toDos={next} nowMs={now} />
+        <NextList toDos={next.toDos} nowMs={now} />
       </Grid>
     </>
   );

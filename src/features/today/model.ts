@@ -2,7 +2,8 @@ import type { Shop } from '@/data/hooks';
 import { batchStep } from '@/data/records/batchStep';
 import { edgeKindsOf } from '@/data/records/types';
 import { clockText } from '@/features/common/clockText';
-import { ledgerOf, pieceViews, type CoatView, type PieceView } from '@/features/common/coatView';
+import { ledgerOf, readViews, type CoatView, type PieceView } from '@/features/common/coatView';
+import { each, type RowTrouble, type Tolerated } from '@/features/common/trouble';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
 import type { Format } from '@/features/common/useFormat';
 import { dryingTasks, holdsOf, maskClocks, prepOf } from '@/features/common/prep/prepView';
@@ -101,25 +102,31 @@ const maskBands = (shop: Shop, { piece }: PieceView, nowMs: number): Band[] =>
       : [],
   );
 
+/** Reads every piece; one that cannot be read is named and the others go on. */
+function eachView<T>(shop: Shop, nowMs: number, read: (view: PieceView) => T): Tolerated<T> {
+  const views = readViews(shop, nowMs);
+  const rows = views.values.map((view) => ({ id: view.piece.id, name: view.piece.name, view }));
+  const { values, troubles } = each('pieces', rows, ({ view }) => read(view));
+  return { values, troubles: [...views.troubles, ...troubles] };
+}
+
 /** A lane for each piece with a coat that still changes or a layer that dries, in the order they need a hand. */
 export function lanes(shop: Shop, nowMs: number, fromMs: number, toMs: number): Lane[] {
-  return pieceViews(shop, nowMs)
-    .map((v) => {
-      const poured = v.top?.state === 'fully cured' ? [] : v.coats.filter((c) => c.clock);
-      const bands = [
-        ...poured.flatMap((c, i) => coatBands(c, poured[i + 1]?.coat.pouredMs ?? Infinity, nowMs)),
-        ...dryingBands(shop, v, nowMs),
-        ...maskBands(shop, v, nowMs),
-      ].filter((b) => b.toMs > fromMs && b.fromMs < toMs);
-      const stage = poured.length > 0 ? 'cure' : 'prepare';
-      return {
-        key: v.piece.id,
-        href: `/pieces/${v.piece.id}/${stage}`,
-        title: v.piece.name,
-        bands,
-      };
-    })
-    .filter((lane) => lane.bands.length > 0);
+  return eachView(shop, nowMs, (v) => {
+    const poured = v.top?.state === 'fully cured' ? [] : v.coats.filter((c) => c.clock);
+    const bands = [
+      ...poured.flatMap((c, i) => coatBands(c, poured[i + 1]?.coat.pouredMs ?? Infinity, nowMs)),
+      ...dryingBands(shop, v, nowMs),
+      ...maskBands(shop, v, nowMs),
+    ].filter((b) => b.toMs > fromMs && b.fromMs < toMs);
+    const stage = poured.length > 0 ? 'cure' : 'prepare';
+    return {
+      key: v.piece.id,
+      href: `/pieces/${v.piece.id}/${stage}`,
+      title: v.piece.name,
+      bands,
+    };
+  }).values.filter((lane) => lane.bands.length > 0);
 }
 
 function sessionToDos(shop: Shop, nowMs: number): ToDo[] {
@@ -227,20 +234,27 @@ function defectToDo({ piece, openDefects }: PieceView): ToDo[] {
   ];
 }
 
+export interface Next {
+  readonly toDos: readonly ToDo[];
+  /** Pieces of which nothing can be said. */
+  readonly troubles: readonly RowTrouble[];
+}
+
 /** What to do next, in order: what is wet, then what has a limit, then what can wait, then what cannot begin yet. */
-export function toDos(shop: Shop, nowMs: number, format: Format): ToDo[] {
-  const views = pieceViews(shop, nowMs);
-  const all = [
-    ...sessionToDos(shop, nowMs),
-    ...views.flatMap((v) => [
-      ...unmaskToDo(shop, v, nowMs),
-      ...maskToDos(shop, v, nowMs),
-      ...prepareToDo(shop, v, nowMs),
-      ...defectToDo(v),
-      ...coatToDo(shop, v, nowMs, format),
-    ]),
-  ];
+export function nextOf(shop: Shop, nowMs: number, format: Format): Next {
+  const { values, troubles } = eachView(shop, nowMs, (v) => [
+    ...unmaskToDo(shop, v, nowMs),
+    ...maskToDos(shop, v, nowMs),
+    ...prepareToDo(shop, v, nowMs),
+    ...defectToDo(v),
+    ...coatToDo(shop, v, nowMs, format),
+  ]);
+  const all = [...sessionToDos(shop, nowMs), ...values.flat()];
   const rank = (t: ToDo) =>
     t.urgent && t.href.startsWith('/wet') ? 0 : t.fromMs > nowMs ? 3 : t.dueMs !== null ? 1 : 2;
-  return all.sort((a, b) => rank(a) - rank(b) || (a.dueMs ?? a.fromMs) - (b.dueMs ?? b.fromMs));
+  all.sort((a, b) => rank(a) - rank(b) || (a.dueMs ?? a.fromMs) - (b.dueMs ?? b.fromMs));
+  return { toDos: all, troubles };
 }
+
+export const toDos = (shop: Shop, nowMs: number, format: Format): readonly ToDo[] =>
+  nextOf(shop, nowMs, format).toDos;

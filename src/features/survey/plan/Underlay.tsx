@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useState } from 'react';
-import { shopDb } from '@/data/db';
+import { useRead } from '@/data/hooks';
 import type { AreaDraft } from '../draft';
 import { useSurvey } from '../SurveyContext';
 import { usePlan } from './planView';
@@ -12,25 +12,15 @@ export function Underlay({ area }: { area: AreaDraft }) {
   const [url, setUrl] = useState<string | null>(null);
   const id = area.measured.by === 'photo' ? area.measured.planPhotoId : null;
   const fresh = photos.find((p) => p.id === id)?.blob ?? null;
+  const stored = useRead(async (db) => (id ? await db.photos.get(id) : null), id ?? '');
+  const blob = fresh ?? stored.value?.blob ?? null;
   useEffect(() => {
-    let made: string | null = null;
-    let left = false;
-    const show = (blob: Blob | undefined) => {
-      if (left || !blob) return;
-      made = URL.createObjectURL(blob);
-      setUrl(made);
-    };
-    if (fresh) show(fresh);
-    else if (id)
-      void shopDb()
-        .photos.get(id)
-        .then((row) => show(row?.blob));
+    const made = blob ? URL.createObjectURL(blob) : null;
+    setUrl(made);
     return () => {
-      left = true;
       if (made) URL.revokeObjectURL(made);
-      setUrl(null);
     };
-  }, [id, fresh]);
+  }, [blob]);
   if (!url || area.measured.by !== 'photo') return null;
   const { left, right, low, high } = area.measured.box;
   const [x, y] = onScreen([left + area.at[0], high + area.at[1]]);
