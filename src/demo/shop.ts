@@ -281,7 +281,7 @@ export function demoShop(nowMs: number): AnyTables {
     .sort((x, y) => x.atMs - y.atMs)
     .map((entry, i) => ({ ...entry, seq: i + 1 }));
   const room = { roomTemperatureK: C + 22, roomHumidity: 0.56 };
-  const settings = [{ ...DEFAULT_SETTINGS, person: 'Ines', ...room }];
+  const settings = [{ ...DEFAULT_SETTINGS, person: 'Ines', ...room, lastBackupMs: ago(2) }];
   return {
     settings,
     resins: DEMO_RESINS,

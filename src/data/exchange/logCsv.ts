@@ -3,9 +3,17 @@ import type { Coat, LogEntry, Piece } from '../records/types';
 
 const COLUMNS = ['time', 'kind', 'piece', 'coat', 'by', 'text', 'figures', 'id', 'about'] as const;
 
+/** What a table program takes for the beginning of a formula, and the mark that says it is none. */
+const FORMULA = /^[=+\-@\t\r']/;
+const safeCell = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
+
+/** A cell of such a file as it was before it was made harmless. */
+export const plainCell = (cell: string): string => cell.replace(/^'(?=[=+\-@\t\r'])/, '');
+
 /**
  * The log as CSV by RFC 4180 (CRLF, quotes doubled), one entry a row, oldest first; instants in UTC
- * (ISO 8601), figures in SI with the unit in the name.
+ * (ISO 8601), figures in SI with the unit in the name. A cell that a table program would run as a formula gets a
+ * leading apostrophe, which `plainCell` takes off again. Source: OWASP, CSV injection (from memory).
  */
 export function logCsv(
   entries: readonly LogEntry[],
@@ -15,7 +23,7 @@ export function logCsv(
   const pieceNames = new Map(pieces.map((p) => [p.id, p.name]));
   const coatNames = new Map(coats.map((c) => [c.id, c.name]));
   const rows = [...entries]
-    .sort((a, b) => a.atMs - b.atMs)
+    .sort((a, b) => a.seq - b.seq)
     .map((e) => [
       new Date(e.atMs).toISOString(),
       e.kind,
@@ -28,6 +36,7 @@ export function logCsv(
         .join('; '),
       e.id,
       e.aboutId ?? '',
-    ]);
+    ])
+    .map((cells) => cells.map(safeCell));
   return Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n' }) + '\r\n';
 }

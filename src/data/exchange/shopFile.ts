@@ -1,10 +1,10 @@
-import { checkCoatOrder } from '@/core/coat';
 import type { ReplacingTransaction, ShopDb } from '../db';
 import { migrate, SCHEMA_VERSION, tablesOf, type AnyTables } from '../migrations';
 import type { StoredShop } from '../oldShop';
-import { TABLE_NAMES, type Coat, type Photo, type TableName } from '../records/types';
+import { TABLE_NAMES, type Photo, type TableName } from '../records/types';
 import type { RowFault } from '../records/validate';
 import { base64ToBlob, blobToBase64 } from './base64';
+import { linkFaults } from './links';
 
 export const SHOP_FORMAT = 'bilamina.shop';
 
@@ -93,66 +93,6 @@ function tableFaults(tables: AnyTables, version: number): RowFault[] {
   return [...unknown, ...missing];
 }
 
-/** Which field of which table names a row of which other table. */
-const REFERENCES: readonly (readonly [TableName, string, TableName])[] = [
-  ['areas', 'pieceId', 'pieces'],
-  ['sessions', 'resinId', 'resins'],
-  ['batches', 'sessionId', 'sessions'],
-  ['batches', 'resinId', 'resins'],
-  ['batches', 'coatIds', 'coats'],
-  ['coats', 'pieceId', 'pieces'],
-  ['coats', 'areaIds', 'areas'],
-  ['coats', 'resinId', 'resins'],
-  ['coats', 'batchId', 'batches'],
-  ['defects', 'pieceId', 'pieces'],
-  ['defects', 'coatId', 'coats'],
-  ['tasks', 'pieceId', 'pieces'],
-  ['photos', 'pieceId', 'pieces'],
-  ['photos', 'defectId', 'defects'],
-];
-
-function referenceFaults(
-  tables: Readonly<Record<TableName, readonly Record<string, unknown>[]>>,
-): RowFault[] {
-  const ids = new Map(TABLE_NAMES.map((t) => [t, new Set(tables[t].map((row) => row['id']))]));
-  const doubles = TABLE_NAMES.filter((t) => ids.get(t)?.size !== tables[t].length).map((t) => ({
-    path: `tables.${t}`,
-    message: 'Two rows have the same id.',
-  }));
-  const dangling = REFERENCES.flatMap(([table, field, target]) =>
-    tables[table].flatMap((row, i) =>
-      [row[field]]
-        .flat()
-        .filter((id) => id !== null && !ids.get(target)?.has(id))
-        .map((id) => ({
-          path: `tables.${table}[${i}].${field}`,
-          message: `No row ${String(id)} in ${target}.`,
-        })),
-    ),
-  );
-  return [...doubles, ...dangling];
-}
-
-/** Coats of a piece that cannot lie on each other: two in one place, or a poured one over one that is not. */
-function orderFaults(coats: readonly Coat[]): RowFault[] {
-  const pieces = [...new Set(coats.map((c) => c.pieceId))];
-  return pieces.flatMap((pieceId) => {
-    const own = coats.filter((c) => c.pieceId === pieceId);
-    const placed = checkCoatOrder(
-      own.map((c) => ({ order: c.order, poured: c.pouredMs !== null })),
-    );
-    return placed.ok
-      ? []
-      : placed.issues.map((issue) => ({
-          path: `tables.coats[${coats.indexOf(own[Number(issue.path[0])] as Coat)}].order`,
-          message:
-            issue.code === 'out-of-order'
-              ? 'A poured coat cannot lie on one that is not poured.'
-              : 'Two coats of this piece claim the same place.',
-        }));
-  });
-}
-
 function readPhotos(rows: readonly unknown[]): { rows: unknown[]; faults: RowFault[] } {
   const faults: RowFault[] = [];
   const read = rows.map((row, i) => {
@@ -174,7 +114,20 @@ export async function readShopFile(
   if ('message' in file) return { ok: false, faults: [file] };
   const form = tableFaults(file.tables, file.version);
   if (form.length > 0) return { ok: false, faults: form };
-  const migrated = migrate(file.tables, file.version);
+  const rows = Object.entries(file.tables).flatMap(([table, list]) =>
+    list.flatMap((row, i) =>
+      isObject(row) ? [] : [{ path: `tables.${table}[${i}]`, message: 'This row is no object.' }],
+    ),
+  );
+  if (rows.length > 0) return { ok: false, faults: rows };
+  let migrated: AnyTables;
+  try {
+    migrated = migrate(file.tables, file.version);
+  } catch (error) {
+    const reason = error instanceof Error ? error.message : String(error);
+    const message = `Its rows have not the form of version ${file.version}: ${reason}`;
+    return { ok: false, faults: [{ path: 'tables', message }] };
+  }
   const photos = readPhotos(migrated['photos'] ?? []);
   const tables: AnyTables = { ...migrated, photos: photos.rows };
   const { rowFaults } = await import('../records/validate');
@@ -190,9 +143,7 @@ export async function readShopFile(
     ),
   ];
   if (faults.length > 0) return { ok: false, faults };
-  const references = referenceFaults(tables as Record<TableName, Record<string, unknown>[]>);
-  const orders = references.length > 0 ? [] : orderFaults(tables['coats'] as Coat[]);
-  const linked = [...references, ...orders];
+  const linked = linkFaults(tables as Record<TableName, Record<string, unknown>[]>);
   return linked.length > 0 ? { ok: false, faults: linked } : { ok: true, tables };
 }
 
@@ -210,9 +161,29 @@ export async function replaceShop(db: ShopDb, tables: AnyTables): Promise<number
   });
 }
 
-/** Imports a shop file: all of it or, when anything is wrong, nothing and the list of faults. */
-export async function importShop(db: ShopDb, text: string): Promise<ImportResult> {
+/** Tries what was read through the views; the rows that cannot be shown. */
+export type TryOut = (tables: AnyTables, nowMs: number) => Promise<readonly RowFault[]>;
+
+/** Reads a shop file and tries it through the views: every fault, or tables that can be shown. */
+export async function checkShopFile(
+  text: string,
+  tryOut: TryOut,
+  nowMs: number,
+): ReturnType<typeof readShopFile> {
   const read = await readShopFile(text);
+  if (!read.ok) return read;
+  const faults = await tryOut(read.tables, nowMs);
+  return faults.length > 0 ? { ok: false, faults } : read;
+}
+
+/** Imports a shop file: all of it or, when anything is wrong, nothing and the list of faults. */
+export async function importShop(
+  db: ShopDb,
+  text: string,
+  tryOut: TryOut = () => Promise.resolve([]),
+  nowMs = 0,
+): Promise<ImportResult> {
+  const read = await checkShopFile(text, tryOut, nowMs);
   return read.ok ? { ok: true, rows: await replaceShop(db, read.tables) } : read;
 }
 

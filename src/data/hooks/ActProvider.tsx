@@ -16,6 +16,7 @@ import type { Prefer } from '../merge';
 import { loadValidation, type ActionContext } from '../write';
 import { useShop } from './ShopProvider';
 import { asError } from './useRead';
+import { askToPersist } from './useStorage';
 
 export interface WriteFailure {
   /** What the user did, in words. */
@@ -50,6 +51,8 @@ interface ActState {
 
 const ActContext = createContext<ActState | null>(null);
 
+/** The one act that brings data that is nobody's own. */
+export const LOAD_DEMO = 'load the demo shop';
 /** The same act with the same data within this time of the one before is a double tap: it is stored once. */
 const DOUBLE_MS = 700;
 
@@ -80,6 +83,8 @@ export function ActProvider({ children }: { children: ReactNode }) {
         try {
           const value = await work(shopDb(), context, prefer);
           setFailure(null);
+          // From the first own data on the browser is asked to keep it.
+          if (action !== LOAD_DEMO) askToPersist();
           return { ok: true, value };
         } catch (error) {
           const retry = async (chosen: Prefer = null) => {

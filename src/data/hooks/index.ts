@@ -8,6 +8,7 @@ export {
 } from './ShopProvider';
 export {
   ActProvider,
+  LOAD_DEMO,
   useAct,
   useWriteFailure,
   type Outcome,

@@ -172,13 +172,16 @@ export function changeCoat(
 
 /** Takes a planned coat off the plan. */
 export function removeCoat(db: ShopDb, context: ActionContext, coatId: Id<'coat'>): Promise<void> {
-  return act(db, context, TABLES, async (w) => {
+  return act(db, context, [...TABLES, 'defects'], async (w) => {
     const { pieceId, name } = await plannedCoat(db, coatId, 'removed');
+    // What was found on it, before its pour was taken back, is now found on the piece.
+    const found = await db.defects.where('coatId').equals(coatId).toArray();
+    for (const defect of found) await w.put('defects', { ...defect, coatId: null });
     const rows = await pieceRows(db, pieceId);
     await db.coats.delete(coatId);
     const next = rows.coats.filter((c) => c.id !== coatId);
     for (const row of coatRows(rows, next)) await w.put('coats', row);
-    await w.log('coat removed', { pieceId, text: name });
+    await w.log('coat removed', { pieceId, coatId, text: name });
   });
 }
 

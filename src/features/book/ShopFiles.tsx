@@ -3,7 +3,9 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
 import { useRef, useState } from 'react';
 import { shopDb } from '@/data/db';
+import type { readShopFile as ReadShopFile } from '@/data/exchange/shopFile';
 import { useAct, useShop } from '@/data/hooks';
+import { noteBackup } from '@/data/repos/bench';
 import type { RowFault } from '@/data/records/validate';
 import { Button } from '@/ui/Button';
 import { ConfirmDialog } from '@/ui/ConfirmDialog';
@@ -49,6 +51,8 @@ function Faults({ faults }: { faults: readonly RowFault[] }) {
   );
 }
 
+type Checked = Extract<Awaited<ReturnType<typeof ReadShopFile>>, { readonly ok: true }>;
+
 /** The shop as files: the log as CSV, everything as JSON, and back. */
 export function ShopFiles() {
   const act = useAct();
@@ -56,47 +60,59 @@ export function ShopFiles() {
   const picker = useRef<HTMLInputElement>(null);
   const [faults, setFaults] = useState<readonly RowFault[]>([]);
   const [done, setDone] = useState('');
-  const [asked, setAsked] = useState<string | null>(null);
+  const [busy, setBusy] = useState('');
+  const [asked, setAsked] = useState<Checked | null>(null);
   const empty = shop.pieces.length === 0 && shop.resins.length === 0;
 
-  const exportLog = async () => {
-    const { logCsv } = await import('@/data/exchange/logCsv');
-    const entries = await shopDb().log.toArray();
-    saveFile(
-      `bilamina-log-${stamp()}.csv`,
-      'text/csv;charset=utf-8',
-      logCsv(entries, shop.pieces, shop.coats),
-    );
-  };
-  const exportAll = async () => {
-    const { exportShop } = await import('@/data/exchange/shopFile');
-    const file = await exportShop(shopDb(), Date.now());
-    saveFile(`bilamina-shop-${stamp()}.json`, 'application/json', JSON.stringify(file));
-  };
-  const importAll = async (text: string) => {
-    setAsked(null);
-    const outcome = await act('import the shop', async (db) => {
-      const { importShop } = await import('@/data/exchange/shopFile');
-      return importShop(db, text);
-    });
-    if (!outcome.ok) return;
-    if (outcome.value.ok) setDone(`Imported ${outcome.value.rows} rows.`);
-    else setFaults(outcome.value.faults);
-  };
-  const pick = async (file: File | undefined) => {
+  /** Runs something with a file; what goes wrong is told here and changes nothing. */
+  const tell = async (what: string, work: () => Promise<void>) => {
     setFaults([]);
     setDone('');
-    if (!file) return;
-    if (file.size > 300_000_000)
-      return setFaults([{ path: '', message: 'This file is over 300 MB.' }]);
-    const text = await file.text();
-    if (picker.current) picker.current.value = '';
-    const { readShopFile } = await import('@/data/exchange/shopFile');
-    const read = await readShopFile(text);
-    if (!read.ok) return setFaults(read.faults);
-    if (empty) await importAll(text);
-    else setAsked(text);
+    try {
+      await work();
+    } catch (error) {
+      const message = error instanceof Error ? error.message : String(error);
+      setFaults([{ path: '', message: `${what}: ${message}` }]);
+    }
+    setBusy('');
   };
+  const exportLog = () =>
+    tell('The log could not be exported', async () => {
+      const { logCsv } = await import('@/data/exchange/logCsv');
+      const entries = await shopDb().log.orderBy('seq').toArray();
+      const csv = logCsv(entries, shop.pieces, shop.coats);
+      saveFile(`bilamina-log-${stamp()}.csv`, 'text/csv;charset=utf-8', csv);
+    });
+  const exportAll = () =>
+    tell('The shop could not be exported', async () => {
+      const { exportShop } = await import('@/data/exchange/shopFile');
+      const file = await exportShop(shopDb(), Date.now());
+      saveFile(`bilamina-shop-${stamp()}.json`, 'application/json', JSON.stringify(file));
+      await act('note the backup', noteBackup);
+    });
+  const putInPlace = async ({ tables }: Checked) => {
+    setAsked(null);
+    const outcome = await act('import the shop', async (db) => {
+      const { replaceShop } = await import('@/data/exchange/shopFile');
+      return replaceShop(db, tables);
+    });
+    if (outcome.ok) setDone(`Imported ${outcome.value} rows.`);
+  };
+  const pick = (file: File | undefined) =>
+    tell('The file could not be read', async () => {
+      if (!file) return;
+      if (file.size > 300_000_000)
+        return setFaults([{ path: '', message: 'This file is over 300 MB.' }]);
+      setBusy('Reading and trying the file …');
+      const text = await file.text();
+      if (picker.current) picker.current.value = '';
+      const { checkShopFile } = await import('@/data/exchange/shopFile');
+      const { tryShop } = await import('../everyView/tryShop');
+      const read = await checkShopFile(text, tryShop, Date.now());
+      if (!read.ok) return setFaults(read.faults);
+      if (empty) await putInPlace(read);
+      else setAsked(read);
+    });
   return (
     <Panel as="section" aria-label="Files">
       <Heading as="h2" fontSize="lg" mb="3">
@@ -119,14 +135,14 @@ export function ShopFiles() {
         Everything stays in this browser until you export it. Keep an export somewhere else.
       </Box>
       <Box role="status" fontWeight="600" color="verdigris" mt="2">
-        {done}
+        {busy || done}
       </Box>
       {faults.length > 0 && <Faults faults={faults} />}
       <ConfirmDialog
         open={asked !== null}
         title="Replace this shop?"
         confirm="Replace everything"
-        onConfirm={() => asked !== null && void importAll(asked)}
+        onConfirm={() => asked !== null && void putInPlace(asked)}
         onCancel={() => setAsked(null)}
       >
         The file is sound. Importing it replaces all pieces, coats, resins and the log that are here

@@ -1,7 +1,7 @@
 'use client';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
-import { useAct } from '@/data/hooks';
+import { LOAD_DEMO, useAct } from '@/data/hooks';
 import { Panel } from '@/ui/Panel';
 import { loadDemo } from './loadDemo';
 import { Button } from '@/ui/Button';
@@ -38,7 +38,7 @@ export function Welcome() {
             Look round first
           </Heading>
           <Box mb="4">Fernhollow Works is an invented shop with pieces in every stage.</Box>
-          <Button variant="amber" onClick={() => void act('load the demo shop', loadDemo)}>
+          <Button variant="amber" onClick={() => void act(LOAD_DEMO, loadDemo)}>
             Load the demo shop
           </Button>
         </Panel>

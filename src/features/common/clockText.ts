@@ -4,7 +4,8 @@ const DAY_MS = 86_400_000;
 
 /** Clock time, with the weekday or date when it is not today. */
 export function clockText(atMs: number, nowMs: number): string {
-  if (!Number.isFinite(atMs)) return 'never';
+  // The calendar ends there.
+  if (!(Math.abs(atMs) <= 8.64e15)) return 'never';
   if (isSameDay(atMs, nowMs)) return format(atMs, 'HH:mm');
   if (Math.abs(atMs - nowMs) < 6 * DAY_MS) return format(atMs, 'EEE HH:mm');
   return format(atMs, 'd MMM HH:mm');

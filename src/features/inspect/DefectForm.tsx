@@ -3,7 +3,7 @@ import { Box, Heading } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { useAct } from '@/data/hooks';
 import { DEFECT_KINDS, type DefectKind } from '@/data/records/types';
-import { noteDefect, type DefectNote } from '@/data/repos/bench';
+import { noteDefect } from '@/data/repos/bench';
 import type { PieceView } from '@/features/common/coatView';
 import { Button } from '@/ui/Button';
 import { FieldRow } from '@/ui/FieldRow';
@@ -11,7 +11,7 @@ import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextAreaField } from '@/ui/TextField';
 import { DEFECT_GUIDE } from './guide';
-import { shrinkPhoto } from './shrinkPhoto';
+import { usePickedPhoto } from './usePickedPhoto';
 
 /** Notes what was found, with its usual cause and repair beside it. */
 export function DefectForm({ view }: { view: PieceView }) {
@@ -20,36 +20,26 @@ export function DefectForm({ view }: { view: PieceView }) {
   const [kind, setKind] = useState<DefectKind>('bubbles');
   const [coatId, setCoatId] = useState(poured.at(-1)?.coat.id ?? '');
   const [note, setNote] = useState('');
-  const [trouble, setTrouble] = useState<string>();
-  const [photo, setPhoto] = useState<DefectNote['photo']>(null);
   const picker = useRef<HTMLInputElement>(null);
+  const { photo, trouble, pick, settled, forget } = usePickedPhoto();
   const guide = DEFECT_GUIDE[kind];
-  const pick = async (file: File | undefined) => {
-    setTrouble(undefined);
-    setPhoto(null);
-    if (!file) return;
-    try {
-      setPhoto(await shrinkPhoto(file));
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error));
-    }
-  };
   const save = async () => {
-    const noted = {
-      pieceId: view.piece.id,
-      coatId: coatId || null,
-      kind,
-      note: note.trim(),
-      photo,
+    const told = { pieceId: view.piece.id, coatId: coatId || null, kind, note: note.trim() };
+    // The photo that was chosen for this defect goes with it, however long it takes to read.
+    const picture = await settled();
+    if (picture === 'unreadable') return;
+    const outcome = await act(
+      `note ${guide.label}`,
+      (db, c) => noteDefect(db, c, { ...told, photo: picture }),
+      { ...told, photo: picture?.name ?? null },
+    );
+    const clear = () => {
+      setNote('');
+      forget();
+      if (picker.current) picker.current.value = '';
     };
-    const outcome = await act(`note ${guide.label}`, (db, c) => noteDefect(db, c, noted), {
-      ...noted,
-      photo: photo?.name ?? null,
-    });
-    if (!outcome.ok) return;
-    setNote('');
-    setPhoto(null);
-    if (picker.current) picker.current.value = '';
+    if (outcome.ok) clear();
+    else void outcome.later.then(clear);
   };
   return (
     <Panel>
@@ -96,12 +86,12 @@ export function DefectForm({ view }: { view: PieceView }) {
               ref={picker}
               type="file"
               accept="image/*"
-              onChange={(e) => void pick(e.target.files?.[0])}
+              onChange={(e) => pick(e.target.files?.[0])}
             />
           )}
         </FieldRow>
         <Button variant="ink" onClick={() => void save()}>
-          Note it in the log
+          {photo === 'reading' ? 'Note it, once the photo is read' : 'Note it in the log'}
         </Button>
       </Box>
     </Panel>

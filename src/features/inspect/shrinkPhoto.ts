@@ -21,8 +21,10 @@ export async function shrinkPhoto(
   const scale = Math.min(1, LONGEST_PX / Math.max(bitmap.width, bitmap.height));
   const [widthPx, heightPx] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)];
   const canvas = new OffscreenCanvas(widthPx, heightPx);
-  canvas.getContext('2d')?.drawImage(bitmap, 0, 0, widthPx, heightPx);
+  const context = canvas.getContext('2d');
+  context?.drawImage(bitmap, 0, 0, widthPx, heightPx);
   bitmap.close();
+  if (!context) throw new Error('The browser could not draw this picture: try a smaller one.');
   const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.86 });
   return { name: file.name.slice(0, 200), widthPx, heightPx, blob };
 }

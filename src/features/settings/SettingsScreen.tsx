@@ -2,7 +2,7 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { useForm, type UseFormRegister } from 'react-hook-form';
-import { useAct, useShop } from '@/data/hooks';
+import { LOAD_DEMO, useAct, useShop } from '@/data/hooks';
 import { saveSettings } from '@/data/repos/bench';
 import { reserveOptions } from '@/features/common/reserves';
 import { SCHOOL_FIELDS } from '@/features/common/prep/schools';
@@ -15,6 +15,7 @@ import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import type { Settings } from '@/data/records/types';
+import { Keeping } from './Keeping';
 import { draftOfSettings, readSettings, type SettingsDraft, type SettingsTold } from './model';
 
 /** Schools of preparation: where practitioners disagree, what this shop does. */
@@ -201,7 +202,7 @@ function ShopData() {
         shop, Fernhollow Works, loads only into an empty shop and never over your data.
       </Box>
       <Flex gap="3" wrap="wrap">
-        <Button disabled={!empty} onClick={() => void act('load the demo shop', loadDemo)}>
+        <Button disabled={!empty} onClick={() => void act(LOAD_DEMO, loadDemo)}>
           Load the demo shop
         </Button>
         <Button variant="danger" disabled={empty} onClick={() => setAsking(true)}>
@@ -236,7 +237,10 @@ export function SettingsScreen() {
         <Panel>
           <SettingsForm />
         </Panel>
-        <ShopData />
+        <Flex direction="column" gap="4">
+          <ShopData />
+          <Keeping />
+        </Flex>
       </Grid>
     </Box>
   );

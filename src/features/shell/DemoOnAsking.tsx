@@ -1,6 +1,6 @@
 'use client';
 import { useEffect } from 'react';
-import { useAct, useShop } from '@/data/hooks';
+import { LOAD_DEMO, useAct, useShop } from '@/data/hooks';
 import { loadDemo } from '../common/loadDemo';
 
 /** `?shop=demo` in the address loads the demo shop, but only into an empty one. */
@@ -12,7 +12,7 @@ export function DemoOnAsking() {
     if (!asked) return;
     // Asked once: emptying the shop later must not bring the demo back.
     window.history.replaceState(null, '', window.location.pathname);
-    if (empty) void act('load the demo shop', loadDemo);
+    if (empty) void act(LOAD_DEMO, loadDemo);
   }, [act, empty]);
   return null;
 }

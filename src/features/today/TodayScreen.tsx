@@ -2,7 +2,9 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { format as formatDate, startOfDay } from 'date-fns';
 import { useNow, useShop } from '@/data/hooks';
+import Link from 'next/link';
 import { clockText } from '@/features/common/clockText';
+import { backupReminder } from '@/features/common/keeping';
 import { useFormat } from '@/features/common/useFormat';
 import { Welcome } from '@/features/common/Welcome';
 import { RowTroubles } from '@/features/common/trouble';
@@ -28,6 +30,7 @@ export function TodayScreen() {
   const scale = timeScale(now, opensMin, closesMin);
   const shown = lanes(shop, now, scale.startMs, scale.endMs);
   const next = nextOf(shop, now, format);
+  const reminder = backupReminder(shop, now);
   return (
     <>
       <RowTroubles troubles={next.troubles} />
@@ -49,7 +52,15 @@ export function TodayScreen() {
             Nothing is curing. A lane appears here with the first pour.
           </Box>
         )}
-        <NextList toDos={next.toDos} nowMs={now} />
+        <Box>
+          <NextList toDos={next.toDos} nowMs={now} />
+          {reminder && (
+            <Box bg="card" borderWidth="1px" borderColor="line" mt="3" px="4" py="3" fontSize="sm">
+              <strong>▲ {reminder}</strong> <Link href="/book">Save the shop to a file</Link>: only
+              such a file brings it back.
+            </Box>
+          )}
+        </Box>
       </Grid>
     </>
   );

@@ -45,6 +45,7 @@ export function BigAction({
       bg={kind === 'main' ? (hold ? 'oxide' : 'ink') : 'verdigrisPale'}
       flex={kind === 'main' ? '2' : '1'}
       minH="124px"
+      fontSize={kind === 'main' ? '2xl' : 'xl'}
       position="relative"
       overflow="hidden"
       touchAction="none"

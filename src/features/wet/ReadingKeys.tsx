@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
 import { fromSI } from '@/core/units';
 import { useShop } from '@/data/hooks';
 import { useFormat } from '@/features/common/useFormat';
@@ -14,10 +15,12 @@ interface Props {
   /** What it should show. */
   readonly wantedKg: number;
   readonly onChange: (kg: number) => void;
+  /** Another large key in the row of the reading. */
+  readonly children?: ReactNode;
 }
 
 /** What the scale shows, told with large keys: nothing is typed while resin is wet. */
-export function ReadingKeys({ kg, wantedKg, onChange }: Props) {
+export function ReadingKeys({ kg, wantedKg, onChange, children }: Props) {
   const { scale } = useFormat();
   const { scaleDigitKg, scaleUnit } = useShop().settings;
   const label = (n: number) =>
@@ -34,6 +37,7 @@ export function ReadingKeys({ kg, wantedKg, onChange }: Props) {
         >
           The scale shows {scale(wantedKg).text}
         </Button>
+        {children}
         <Box role="status" fontSize="lg" fontWeight="600" color={read ? 'verdigris' : 'oxide'}>
           {read ? (
             <>
@@ -44,9 +48,11 @@ export function ReadingKeys({ kg, wantedKg, onChange }: Props) {
           )}
         </Box>
       </Flex>
-      <Box color="ink2" fontSize="sm" mb="1">
-        It shows something else? Step to it:
-      </Box>
+      {!read && (
+        <Box color="ink2" fontSize="sm" mb="1">
+          It shows something else? Step to it:
+        </Box>
+      )}
       <Flex gap="2" wrap="wrap">
         {NUDGES.map((n) => (
           <Button

@@ -55,25 +55,16 @@ function Wanted({ view, aKg, wantedKg }: { view: WetView; aKg: number; wantedKg:
   );
 }
 
-interface GaugeProps {
-  readonly gauge: RatioGauge;
-  readonly onAdd: (kg: number) => void;
-}
-
-/** The ratio as it stands, and the key that restores it when too much B went in. */
-function Gauge({ gauge, onAdd }: GaugeProps) {
+/** The key that restores the ratio when too much B went in. */
+function AddedKey({ gauge, onAdd }: { gauge: RatioGauge; onAdd: (kg: number) => void }) {
   const { scale } = useFormat();
   const { scaleDigitKg } = useShop().settings;
   const addKg = onScale(gauge.check.addAKg, scaleDigitKg);
+  if (gauge.check.verdict !== 'too much B') return null;
   return (
-    <>
-      <RatioBar gauge={gauge} />
-      {gauge.check.verdict === 'too much B' && (
-        <Button minH="64px" mb="2" fontSize="lg" variant="amber" onClick={() => onAdd(addKg)}>
-          {scale(addKg).text} of A is added
-        </Button>
-      )}
-    </>
+    <Button minH="64px" fontSize="lg" variant="amber" onClick={() => onAdd(addKg)}>
+      {scale(addKg).text} of A is added
+    </Button>
   );
 }
 
@@ -162,8 +153,10 @@ export function WeighStep({ view }: { view: WetView }) {
         />
         <Box>
           <Wanted view={view} aKg={aKg} wantedKg={wantedKg} />
-          {gauge && <Gauge gauge={gauge} onAdd={add} />}
-          <ReadingKeys kg={kg} wantedKg={wantedKg} onChange={tell} />
+          {gauge && <RatioBar gauge={gauge} />}
+          <ReadingKeys kg={kg} wantedKg={wantedKg} onChange={tell}>
+            {gauge && <AddedKey gauge={gauge} onAdd={add} />}
+          </ReadingKeys>
           <RatioLine view={view} />
         </Box>
       </Grid>

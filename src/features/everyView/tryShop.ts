@@ -1,0 +1,138 @@
+import { coatLedger } from '@/core/coat';
+import type { Shop } from '@/data/hooks';
+import type { AnyTables } from '@/data/migrations';
+import { belowCoat } from '@/data/records/coatFacts';
+import { DEFAULT_SETTINGS, type LogEntry, type Tables } from '@/data/records/types';
+import type { RowFault } from '@/data/records/validate';
+import { entryWords, filterLog } from '../book/model';
+import { filmChecks } from '../coats/filmChecks';
+import { draftOfIntent } from '../coats/intents';
+import { coatChecks, ruleWords } from '../coats/model';
+import { jobCost } from '../coats/money';
+import { clockText } from '../common/clockText';
+import { ledgerInputOf, readViews, type CoatView, type PieceView } from '../common/coatView';
+import { splitOf } from '../common/explanations';
+import { daySheet } from '../common/prep/daySheet';
+import { holdsOf, prepOf } from '../common/prep/prepView';
+import { each, RowTrouble, type Tolerated } from '../common/trouble/rowTrouble';
+import { formatOf, type Format } from '../common/useFormat';
+import { windowRows } from '../cure/model';
+import { pieceWords } from '../pieces/model';
+import { taskGroups } from '../prepare/model';
+import { draftOfResin, readSheet } from '../resins/model';
+import { draftOfSettings } from '../settings/model';
+import { readStrip } from '../shell/stripModel';
+import { draftOf } from '../survey/draft';
+import { readSurvey } from '../survey/readSurvey';
+import { lanes, nextOf } from '../today/model';
+import { timeScale } from '../today/timeScale';
+import { ratioGauge, wantedB, wetView } from '../wet/model';
+
+/** The shop that tables make, in the order in which a live read gives it. */
+export function shopOf(tables: AnyTables): Shop {
+  const rows = <T extends keyof Tables>(table: T) => (tables[table] ?? []) as readonly Tables[T][];
+  return {
+    settings: rows('settings')[0] ?? DEFAULT_SETTINGS,
+    pieces: [...rows('pieces')].sort((a, b) => a.createdMs - b.createdMs),
+    areas: rows('areas'),
+    resins: [...rows('resins')].sort((a, b) => a.name.localeCompare(b.name)),
+    coats: [...rows('coats')].sort((a, b) => a.order - b.order),
+    sessions: rows('sessions'),
+    batches: rows('batches'),
+    defects: rows('defects'),
+    tasks: rows('tasks'),
+    air: [...rows('air')].sort((a, b) => a.fromMs - b.fromMs),
+  };
+}
+
+function tryCoat(view: CoatView, piece: PieceView, shop: Shop, nowMs: number, format: Format) {
+  const { coat, resin, areas, around } = view;
+  const ledger = coatLedger(ledgerInputOf(view));
+  windowRows(view, nowMs);
+  draftOfIntent(coat.intent, format);
+  jobCost(piece, coat.id, ledger.ok ? ledger.value : null, shop.settings.consumables);
+  const split = ledger.ok ? splitOf(ledger.value, resin) : null;
+  if (!split) return;
+  coatChecks(coat, resin, split, shop.settings, format);
+  filmChecks({
+    ...{ coat, areas, resin, format, mask: null },
+    piece: piece.piece,
+    below: belowCoat(coat, around.areas, around.coats),
+  });
+}
+
+/** Everything that the screens of a piece say of it. */
+function tryPiece(view: PieceView, shop: Shop, nowMs: number, format: Format): void {
+  const { piece, areas, coats, upcoming } = view;
+  pieceWords(view, nowMs, upcoming ? holdsOf(shop, piece, upcoming.coat.id, nowMs) : []);
+  taskGroups(prepOf(shop, piece, nowMs));
+  readSurvey(draftOf(piece, areas, format), format);
+  for (const coat of coats)
+    try {
+      tryCoat(coat, view, shop, nowMs, format);
+    } catch (error) {
+      throw new RowTrouble('coats', coat.coat, error);
+    }
+}
+
+const sessionOf = (shop: Shop, id: string): void => {
+  const view = wetView(shop, id);
+  if (!view) return;
+  if ((view.batch.aKg ?? 1) > 0) {
+    wantedB(view);
+    ratioGauge(view.batch.aKg ?? view.batch.targetAKg, view.batch.bKg ?? 0, view.resin);
+  }
+};
+
+/** Views of the whole shop, and of each row; in steps, so that a page can breathe between them. */
+function* tryViews(tables: AnyTables, nowMs: number): Generator<readonly RowTrouble[]> {
+  const shop = shopOf(tables);
+  const format = formatOf(shop.settings);
+  const { opensMin, closesMin } = shop.settings;
+  yield each('settings', [shop.settings], (settings) => draftOfSettings(settings, format)).troubles;
+  yield each('resins', shop.resins, (r) => readSheet(draftOfResin(r, format), format)).troubles;
+  const views = readViews(shop, nowMs);
+  yield views.troubles;
+  for (const view of views.values)
+    yield each('pieces', [view.piece], () => tryPiece(view, shop, nowMs, format)).troubles;
+  yield readStrip(shop, nowMs).troubles;
+  yield nextOf(shop, nowMs, format).troubles;
+  const whole = each('settings', [shop.settings], () => {
+    const scale = timeScale(nowMs, opensMin, closesMin);
+    lanes(shop, nowMs, scale.startMs, scale.endMs);
+    daySheet(shop, nowMs, format);
+    ruleWords(shop.settings.rule, 1);
+  });
+  yield whole.troubles;
+  yield each('sessions', shop.sessions, ({ id }) => sessionOf(shop, id)).troubles;
+  const log = (tables['log'] ?? []) as readonly LogEntry[];
+  const named = filterLog(log, shop, '');
+  const words: Tolerated<string> = each(
+    'log',
+    named.map((n) => ({ ...n, id: n.entry.id })),
+    (n) => `${clockText(n.entry.atMs, nowMs)} ${entryWords(n, format)}`,
+  );
+  yield words.troubles;
+}
+
+const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
+
+/**
+ * Tries a shop through everything that the screens would say of it, before it is put in place.
+ * @returns the rows that cannot be shown, with their paths in a shop file; empty when all can
+ */
+export async function tryShop(tables: AnyTables, nowMs: number): Promise<RowFault[]> {
+  const faults: RowFault[] = [];
+  let since = Date.now();
+  for (const troubles of tryViews(tables, nowMs)) {
+    for (const { table, row, message } of troubles) {
+      const at = (tables[table] ?? []).findIndex((r) => (r as { id: string }).id === row.id);
+      faults.push({ path: `tables.${table}[${at}]`, message: `It cannot be shown: ${message}` });
+    }
+    if (Date.now() - since > 40) {
+      await breathe();
+      since = Date.now();
+    }
+  }
+  return faults;
+}

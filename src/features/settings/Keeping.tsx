@@ -1,0 +1,55 @@
+'use client';
+import { Box, Heading } from '@chakra-ui/react';
+import { format as formatDate } from 'date-fns';
+import Link from 'next/link';
+import { useNow, useShop } from '@/data/hooks';
+import { useStorage } from '@/data/hooks/useStorage';
+import { backupWords, bytesText } from '@/features/common/keeping';
+import { Button } from '@/ui/Button';
+import { Figure } from '@/ui/Figure';
+import { Panel } from '@/ui/Panel';
+
+/** How the data is kept: space used, whether the browser may clear it, age of the last backup. */
+export function Keeping() {
+  const { settings, pieces } = useShop();
+  const now = useNow();
+  const { usedBytes, quotaBytes, persisted } = useStorage();
+  const backup = backupWords(settings.lastBackupMs, now);
+  return (
+    <Panel as="section" aria-label="Keeping">
+      <Heading as="h2" fontSize="lg" mb="2">
+        How it is kept
+      </Heading>
+      <Box as="ul" listStyleType="none" display="flex" flexDirection="column" gap="2">
+        <li>
+          {usedBytes === null || quotaBytes === null ? (
+            'This browser does not tell how much space is used.'
+          ) : (
+            <>
+              Space used: <Figure fontWeight="600">{bytesText(usedBytes)}</Figure> of about{' '}
+              <Figure>{bytesText(quotaBytes)}</Figure> that the browser gives.
+            </>
+          )}
+        </li>
+        <li>
+          {persisted
+            ? '✓ The browser keeps it until you clear it.'
+            : '▲ The browser may clear it when the disk is full: keep a backup.'}
+        </li>
+        <Box as="li" color={backup.old && pieces.length > 0 ? 'oxide' : 'ink'} fontWeight="600">
+          {backup.old && pieces.length > 0 && '▲ '}
+          {backup.text}
+          {settings.lastBackupMs !== null && (
+            <Figure fontWeight="400" color="ink2">
+              {' '}
+              ({formatDate(settings.lastBackupMs, 'd MMM yyyy, HH:mm')})
+            </Figure>
+          )}
+        </Box>
+      </Box>
+      <Button asChild mt="3">
+        <Link href="/book">Save the whole shop to a file, in the Book</Link>
+      </Button>
+    </Panel>
+  );
+}
