@@ -55,6 +55,9 @@ interface Pour {
   readonly later?: readonly (readonly [afterMs: number, temperatureK: number])[];
 }
 
+/** A picture drawn by code, standing in for a photo. */
+type Drawn = readonly [name: string, widthPx: number, heightPx: number, svg: string];
+
 /** Writes the rows and the log of an invented shop, in the same form as the real actions do. */
 export class DemoBuilder {
   readonly pieces: Piece[] = [];
@@ -284,50 +287,29 @@ export class DemoBuilder {
     return defect;
   }
 
-  /** A picture drawn by code, standing in for a photo. */
   traced(piece: Piece, measured: Area['measured']): void {
     const at = this.areas.findIndex((a) => a.pieceId === piece.id);
     const face = this.areas[at];
     if (face) this.areas[at] = { ...face, measured };
   }
 
-  /** The photo a face was traced from and the face seen straight from above. */
-  tracedPhotos(
-    atMs: number,
-    piece: Piece,
-    pictures: readonly (readonly [name: string, widthPx: number, heightPx: number, svg: string])[],
-  ): string[] {
-    return pictures.map(([name, widthPx, heightPx, svg]) => {
-      const id = this.id('photo');
-      const blob = new Blob([svg], { type: 'image/svg+xml' });
-      const takenMs = Math.round(atMs);
-      this.photos.push({
-        id,
-        pieceId: piece.id,
-        defectId: null,
-        name,
-        widthPx,
-        heightPx,
-        takenMs,
-        blob,
-      });
-      return id;
-    });
+  /** A picture drawn by code, as a row. */
+  private picture(about: Pick<Photo, 'pieceId' | 'defectId'>, atMs: number, drawn: Drawn): string {
+    const [name, widthPx, heightPx, svg] = drawn;
+    const blob = new Blob([svg], { type: 'image/svg+xml' });
+    const id = this.id('photo');
+    const takenMs = Math.round(atMs);
+    this.photos.push({ id, ...about, name, widthPx, heightPx, takenMs, blob });
+    return id;
   }
 
-  photo(defect: Defect, name: string, widthPx: number, heightPx: number, svg: string): void {
-    const blob = new Blob([svg], { type: 'image/svg+xml' });
-    const { pieceId, id: defectId, foundMs: takenMs } = defect;
-    this.photos.push({
-      id: this.id('photo'),
-      pieceId,
-      defectId,
-      name,
-      widthPx,
-      heightPx,
-      takenMs,
-      blob,
-    });
-    this.write(takenMs, 'photo added', { pieceId, text: name });
+  /** The photo a face was traced from and the face seen straight from above. */
+  tracedPhotos(atMs: number, { id: pieceId }: Piece, pictures: readonly Drawn[]): string[] {
+    return pictures.map((drawn) => this.picture({ pieceId, defectId: null }, atMs, drawn));
+  }
+
+  photo({ pieceId, id: defectId, foundMs }: Defect, ...drawn: Drawn): void {
+    this.picture({ pieceId, defectId }, foundMs, drawn);
+    this.write(foundMs, 'photo added', { pieceId, text: drawn[0] });
   }
 }

@@ -44,8 +44,12 @@ export interface ComputeClient {
  * Talks to the compute worker. Every promise settles: with the result, with the faults of the
  * input, on abort, when the worker crashes and after `timeoutMs` (30 s); a worker that crashed, or
  * that took too long, is replaced on the next call.
+ * @param stopsByKilling a cancelled computation ends at once, with its worker: for a client that has one job at a time
  */
-export function createComputeClient(createWorker: () => WorkerLike): ComputeClient {
+export function createComputeClient(
+  createWorker: () => WorkerLike,
+  stopsByKilling = false,
+): ComputeClient {
   let worker: WorkerLike | null = null;
   let nextId = 1;
   const waiting = new Map<number, Waiting>();
@@ -82,8 +86,9 @@ export function createComputeClient(createWorker: () => WorkerLike): ComputeClie
       const id = nextId;
       nextId += 1;
       const onAbort = () => {
-        worker?.postMessage({ type: 'cancel', id });
         settle({ error: new DOMException('Cancelled', 'AbortError') });
+        if (stopsByKilling) drop(internal('Cancelled'));
+        else worker?.postMessage({ type: 'cancel', id });
       };
       const timer = setTimeout(
         () => drop(internal(`The computation took longer than ${timeoutMs / 1000} s.`)),
@@ -113,17 +118,24 @@ export function createComputeClient(createWorker: () => WorkerLike): ComputeClie
   };
 }
 
+const startWorker = (): WorkerLike =>
+  new Worker(new URL('./compute.worker.ts', import.meta.url), {
+    type: 'module',
+  }) as unknown as WorkerLike;
+
 let shared: ComputeClient | undefined;
+let files: ComputeClient | undefined;
 
 /** The one client of this tab. */
 export function computeClient(): ComputeClient {
-  shared ??= createComputeClient(
-    () =>
-      new Worker(new URL('./compute.worker.ts', import.meta.url), {
-        type: 'module',
-      }) as unknown as WorkerLike,
-  );
+  shared ??= createComputeClient(startWorker);
   return shared;
+}
+
+/** Reads files in a worker of its own: what nobody waits for any more is ended at once. */
+export function fileClient(): ComputeClient {
+  files ??= createComputeClient(startWorker, true);
+  return files;
 }
 
 export type { TraceAnswer, TraceAsk };

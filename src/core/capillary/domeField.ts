@@ -1,3 +1,4 @@
+import { extent } from '../numeric';
 import { assert } from '../result';
 
 type Point = readonly [x: number, y: number];
@@ -225,8 +226,7 @@ function solve(system: System, tolerance: number): Float64Array {
 function layGrid(sides: readonly FieldSide[], cellM: number): Grid {
   const points = sides.flatMap((s) => s.points);
   const span = (k: 0 | 1): readonly number[] => {
-    const values = points.map((p) => p[k]);
-    const [from, to] = [Math.min(...values), Math.max(...values)];
+    const [from, to] = extent(points.map((p) => p[k]));
     const n = Math.max(1, Math.ceil((to - from) / cellM));
     const first = (from + to - n * cellM) / 2 + cellM / 2;
     return Array.from({ length: n }, (_, i) => first + i * cellM);

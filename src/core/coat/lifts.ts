@@ -23,13 +23,17 @@ export interface Lift {
   readonly gentle: boolean;
 }
 
+/** Lifts of one coat at most. Judgement, no source: nobody pours a hundred. */
+export const MOST_LIFTS = 100;
+
 /** The first lift over loose parts, m. Judgement, no source: thinner than the parts, so that none floats. */
 export const LOCK_LIFT_M = 0.7e-3;
 
 /**
  * Lifts that a film is poured in: as few as the resin’s greatest depth allows, all alike, a thin one first over loose parts.
  * @param input all in m, thickness > 0
- * @returns lifts from the ground up; or `out-of-range` when the film is thinner than one lift may be
+ * @returns lifts from the ground up; or `out-of-range` when the film is thinner than one lift may be, `does-not-fit`
+ *   when it would take over a hundred
  * Source: greatest depth of the data sheet; first lift common practice, no source.
  */
 export function planLifts(input: LiftsInput): Result<readonly Lift[]> {
@@ -48,6 +52,13 @@ export function planLifts(input: LiftsInput): Result<readonly Lift[]> {
       path: ['thickestM'],
       value: thickestM,
       allowed: { min: thinnestM },
+    });
+  if (issues.length === 0 && thicknessM / thickestM > MOST_LIFTS)
+    issues.push({
+      code: 'does-not-fit',
+      path: ['thickestM'],
+      value: thickestM,
+      allowed: { min: thicknessM / MOST_LIFTS },
     });
   if (issues.length > 0) return fail(...issues);
   const lock = Math.min(thickestM, Math.max(thinnestM, LOCK_LIFT_M));

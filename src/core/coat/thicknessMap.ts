@@ -1,5 +1,13 @@
 import { domeField, type DomeField, type FieldSide } from '../capillary';
-import { flattenPath, measureShape, shapeSides, type Point, type Shape } from '../geometry';
+import {
+  checkShape,
+  flattenPath,
+  measureShape,
+  shapeBox,
+  shapeSides,
+  type Point,
+  type Shape,
+} from '../geometry';
 import { fail, ok, type Result } from '../result';
 import { BELLY_MEAN_SHARE } from './rimLines';
 
@@ -28,6 +36,8 @@ export interface FilmField {
 }
 
 export const CELL_LIMITS = { min: 200, max: 200_000 } as const;
+/** Cells of the box round an outline, those outside it included. */
+const MOST_BOX_CELLS = 1e6;
 
 /** Finest grid worth its time: a cell of this share of the capillary length is good to 0.02 %. */
 const FINEST = 0.4;
@@ -35,10 +45,14 @@ const FINEST = 0.4;
 /**
  * Solves the shape of a film on any outline.
  * @param input lengths in m; `cells` 200 to 200,000
- * @returns shares of the mean on a grid; `out-of-range`, or `does-not-fit` when walls and sides differ in number
+ * @returns shares of the mean on a grid; the faults of the shape, `out-of-range`, or `does-not-fit` when walls and
+ *   sides differ in number or the outline is too thin for its size
  * Source: `domeField`; parts kept bare are taped, so they are walls.
  */
 export function filmField({ shape, walls, lengthM, cells }: FieldInput): Result<FilmField> {
+  const checked = checkShape(shape);
+  if (!checked.ok)
+    return fail(...checked.issues.map((issue) => ({ ...issue, path: ['shape', ...issue.path] })));
   const sides = shapeSides(shape);
   if (walls.length !== sides.length)
     return fail({ code: 'does-not-fit', path: ['walls'], value: walls.length });
@@ -53,13 +67,26 @@ export function filmField({ shape, walls, lengthM, cells }: FieldInput): Result<
       allowed: { min: 1e-5, max: 0.1 },
     });
   const { areaM2 } = measureShape(shape);
-  const cellM = Math.max(Math.sqrt(areaM2 / cells), FINEST * lengthM);
+  const { widthM, heightM } = shapeBox(shape);
+  const cellM = Math.min(
+    Math.max(Math.sqrt(areaM2 / cells), FINEST * lengthM),
+    Math.sqrt(areaM2) / 8,
+  );
+  // The grid covers the box of the outline: a thin strip askew would fill it with cells that hold nothing.
+  const box = (widthM / cellM) * (heightM / cellM);
+  if (!(box <= MOST_BOX_CELLS))
+    return fail({
+      code: 'does-not-fit',
+      path: ['shape'],
+      value: Math.round(box),
+      allowed: { max: MOST_BOX_CELLS },
+    });
   const ends: FieldSide[] = sides.map((points, i) => ({ points, wall: walls[i] ?? false }));
   const bare = (shape.keepBare ?? []).map((path): FieldSide => ({
     points: closed(flattenPath(path, cellM / 4)),
     wall: true,
   }));
-  const field = domeField([...ends, ...bare], lengthM, Math.min(cellM, Math.sqrt(areaM2) / 8));
+  const field = domeField([...ends, ...bare], lengthM, cellM);
   return ok(normalised(field, areaM2));
 }
 

@@ -11,7 +11,7 @@ import {
 } from '../coat';
 import { ok } from '../result';
 import { define } from './define';
-import { lawSchema, number, positive, reserveSchema, shapeSchema } from './schemas';
+import { lawSchema, maybe, number, positive, reserveSchema, shapeSchema } from './schemas';
 
 interface DomeInput {
   readonly diameterM: number;
@@ -20,7 +20,6 @@ interface DomeInput {
   readonly densityKgM3: number;
 }
 
-const maybe = () => Joi.number().strict();
 const flag = () => Joi.boolean().strict();
 const relief = Joi.array()
   .items(Joi.object({ greatestM: number().min(0), meanM: number().min(0), share: number() }))
@@ -42,7 +41,9 @@ const area = Joi.object({
   belowM: maybe(),
   relief,
   soakM: maybe(),
-  pits: Joi.array().items(Joi.object({ areaM2: number(), depthM: number() })),
+  pits: Joi.array()
+    .items(Joi.object({ areaM2: number(), depthM: number() }))
+    .max(60),
   wedge: Joi.object({ lengthM: number(), slope: number() }),
   bellyM: maybe(),
 });
@@ -51,7 +52,7 @@ const area = Joi.object({
 export const COAT_COMPUTATIONS = {
   coatLedger: define(
     Joi.object<LedgerInput>({
-      areas: Joi.array().items(area).required(),
+      areas: Joi.array().items(area).max(200).required(),
       thicknessM: number(),
       densityKgM3: number(),
       law: lawSchema,
@@ -59,13 +60,15 @@ export const COAT_COMPUTATIONS = {
       reserve: reserveSchema,
       edgesOnly: flag(),
       coverage: maybe(),
-      overrides: Joi.array().items(
-        Joi.object({
-          line: Joi.valid(...LEDGER_LINES).required(),
-          volumeM3: number(),
-          reason: Joi.string().max(500).required(),
-        }),
-      ),
+      overrides: Joi.array()
+        .items(
+          Joi.object({
+            line: Joi.valid(...LEDGER_LINES).required(),
+            volumeM3: number(),
+            reason: Joi.string().max(500).required(),
+          }),
+        )
+        .max(LEDGER_LINES.length),
     }),
     coatLedger,
   ),

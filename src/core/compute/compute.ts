@@ -1,5 +1,5 @@
 import type { ValidationError } from 'joi';
-import type { Issue, IssueCode } from '../result';
+import type { Issue, IssueCode, Result } from '../result';
 import type { Computation } from './define';
 import { COMPUTATIONS, type ComputeName } from './registry';
 
@@ -15,6 +15,10 @@ export interface Fault {
 export type ComputeResponse =
   | { readonly ok: true; readonly compute: ComputeName; readonly result: unknown }
   | { readonly ok: false; readonly faults: readonly Fault[] };
+
+/** Faults that are told at most, and characters of one. */
+const MOST_FAULTS = 100;
+const MOST_WORDS = 400;
 
 const isName = (name: unknown): name is ComputeName =>
   typeof name === 'string' && Object.hasOwn(COMPUTATIONS, name);
@@ -35,7 +39,10 @@ function issueFault({ code, path, value, allowed }: Issue): Fault {
   return {
     code,
     path,
-    message: `${path.join('.') || 'input'} is ${JSON.stringify(value)}: ${code}${wanted}`,
+    message: `${path.join('.') || 'input'} is ${JSON.stringify(value)}: ${code}${wanted}`.slice(
+      0,
+      MOST_WORDS,
+    ),
     ...(typeof value === 'string' && value.length <= 60 && { value }),
   };
 }
@@ -68,17 +75,27 @@ export function runCompute(request: unknown): ComputeResponse {
   if (error) {
     return {
       ok: false,
-      faults: error.details.map((d) => ({
+      faults: error.details.slice(0, MOST_FAULTS).map((d) => ({
         code: codeOf(d.type),
         path: ['input', ...d.path],
-        message: d.message,
+        message: d.message.slice(0, MOST_WORDS),
       })),
     };
   }
-  const result = run(value);
+  let result: Result<unknown>;
+  try {
+    result = run(value);
+  } catch (thrown) {
+    // A bug of ours, or numbers that pass one by one but make no sense together: told, never thrown.
+    const why = thrown instanceof Error ? thrown.message : String(thrown);
+    const message = `input makes no sense together: ${why}`.slice(0, MOST_WORDS);
+    return { ok: false, faults: [{ code: 'not-allowed', path: ['input'], message }] };
+  }
   if (result.ok) return { ok: true, compute, result: result.value };
   return {
     ok: false,
-    faults: result.issues.map((issue) => issueFault({ ...issue, path: ['input', ...issue.path] })),
+    faults: result.issues
+      .slice(0, MOST_FAULTS)
+      .map((issue) => issueFault({ ...issue, path: ['input', ...issue.path] })),
   };
 }

@@ -34,12 +34,14 @@ import { define } from './define';
 import {
   historySchema,
   instant,
+  maybe,
   mixPartsSchema,
   number,
   point,
   positive,
   shapeSchema,
   sheetSchema,
+  temperature,
 } from './schemas';
 
 interface DryingInput {
@@ -196,8 +198,8 @@ export const COMPUTATIONS = {
   workingTime: define(
     Joi.object<{ sheet: ResinSheet; massKg: number; temperatureK: number }>({
       sheet: sheetSchema,
-      massKg: positive(),
-      temperatureK: positive(),
+      massKg: positive().max(100),
+      temperatureK: temperature(),
     }),
     ({ sheet, massKg, temperatureK }) =>
       withSheet(sheet, () => ({ workingS: workingTime(sheet, massKg, temperatureK) })),
@@ -205,8 +207,8 @@ export const COMPUTATIONS = {
   windowsByTemperature: define(
     Joi.object<{ sheet: ResinSheet; fromK: number; toK: number; count: number }>({
       sheet: sheetSchema,
-      fromK: positive(),
-      toK: positive().greater(Joi.ref('fromK')),
+      fromK: temperature(),
+      toK: temperature().greater(Joi.ref('fromK')),
       count: number().integer().min(2).max(2000),
     }),
     ({ sheet, fromK, toK, count }) =>
@@ -225,7 +227,7 @@ export const COMPUTATIONS = {
         .items(
           Joi.object({
             fromMs: instant(),
-            temperatureK: positive().min(233.15).max(333.15),
+            temperatureK: temperature(),
             humidity: number().min(0).max(1),
           }),
         )
@@ -239,13 +241,13 @@ export const COMPUTATIONS = {
     Joi.object<SandingInput>({
       why: Joi.valid('tooth', 'flatten', 'shape', 'polish', 'own').required(),
       areaM2: number().min(0),
-      beyondM2: Joi.number().strict().min(0),
+      beyondM2: maybe().min(0),
       grits: Joi.array()
         .items(Joi.valid(...grits('P')))
         .min(1)
         .max(20)
         .required(),
-      removeM3: Joi.number().strict().min(0),
+      removeM3: maybe().min(0),
       nextM: positive().allow(null),
       filmM: positive().allow(null),
       bearsWater: Joi.boolean().strict().required(),

@@ -1,9 +1,15 @@
 import Joi from 'joi';
 import { INSTANT_LIMITS_MS } from '../units';
 
-/** Joi pieces shared by the inputs of the registry. All numbers SI, strict, finite. */
-const number = () => Joi.number().strict().required();
+/** No quantity of a bench is larger in SI. Judgement: what is over it is a slip or an attack. */
+const LARGEST = 1e9;
+
+/** Joi pieces shared by the inputs of the registry. All numbers SI, strict, finite, bounded. */
+const number = () => Joi.number().strict().required().min(-LARGEST).max(LARGEST);
+const maybe = () => number().optional();
 const positive = () => number().greater(0);
+/** Air that a bench can be in, K: −40 to 60 °C. */
+const temperature = () => number().min(233.15).max(333.15);
 const instant = () => number().min(0).max(INSTANT_LIMITS_MS.max);
 
 const point = () => Joi.array().ordered(number(), number()).length(2).required();
@@ -99,8 +105,9 @@ export const sheetSchema = Joi.object({
 }).required();
 
 export const historySchema = Joi.array()
-  .items(Joi.object({ fromMs: instant(), temperatureK: positive() }))
+  .items(Joi.object({ fromMs: instant(), temperatureK: temperature() }))
   .min(1)
+  .max(10_000)
   .required();
 
 export const reserveSchema = Joi.alternatives()
@@ -111,4 +118,4 @@ export const reserveSchema = Joi.alternatives()
   })
   .required();
 
-export { number, positive, instant, point, path };
+export { number, maybe, positive, instant, temperature, point, path };

@@ -1,5 +1,6 @@
 export {
   DRAWING_LIMITS,
+  MOST_SEGMENTS,
   DRAWING_UNITS,
   type DrawingRead,
   type FoundShape,
@@ -8,5 +9,5 @@ export {
 export { readSvg } from './readSvg';
 export { readDxf } from './readDxf';
 export { writeSvg } from './writeSvg';
-export { MOST_SEGMENTS, outlineFromDrawing, type DrawnOutline } from './outlineFromDrawing';
+export { outlineFromDrawing, type DrawnOutline } from './outlineFromDrawing';
 export { splinePoints } from './splinePoints';

@@ -1,7 +1,6 @@
 import {
   centrePath,
   checkShape,
-  flattenPath,
   mapPath,
   pathBox,
   type Outline,
@@ -9,12 +8,7 @@ import {
   type Point,
 } from '../geometry';
 import { fail, ok, type Result } from '../result';
-import { thinRing } from '../trace/fitOutline';
 import type { FoundShape } from './drawing';
-
-/** More segments than this and an outline is thinned: it could not be edited, and stays true to 0.05 mm. */
-export const MOST_SEGMENTS = 2000;
-const FIRST_TOLERANCE_M = 2e-5;
 
 export interface DrawnOutline {
   readonly outline: Outline;
@@ -22,18 +16,6 @@ export interface DrawnOutline {
   readonly recesses: readonly { readonly path: Path; readonly at: Point }[];
   /** Farthest that thinning moved an outline, m; 0 when nothing was thinned. */
   readonly movedM: number;
-}
-
-/** A path of too many segments with fewer, and how far it moved at most. */
-function thinned(path: Path): { readonly path: Path; readonly movedM: number } {
-  if (path.segments.length <= MOST_SEGMENTS) return { path, movedM: 0 };
-  const ring = flattenPath(path, FIRST_TOLERANCE_M / 2);
-  for (let tolerance = FIRST_TOLERANCE_M; ; tolerance *= 2) {
-    const [start, ...rest] = thinRing(ring, tolerance);
-    if (!start || rest.length + 1 > MOST_SEGMENTS) continue;
-    const segments = [...rest, start].map((to) => ({ kind: 'line', to }) as const);
-    return { path: { start, segments }, movedM: tolerance };
-  }
 }
 
 /**
@@ -57,16 +39,15 @@ export function outlineFromDrawing(
   const { middle } = pathBox(chosen.path);
   const place = ([x, y]: Point): Point => [(x - middle[0]) * unitM, (y - middle[1]) * unitM];
   let movedM = 0;
-  const placed = (path: Path): Path => {
-    const done = thinned(mapPath(path, place));
-    movedM = Math.max(movedM, done.movedM);
-    return done.path;
+  const placed = ({ path, moved }: FoundShape): Path => {
+    movedM = Math.max(movedM, moved * unitM);
+    return mapPath(path, place);
   };
   const pick = (indices: readonly number[]) =>
     indices
       .filter((i) => i !== outer)
-      .flatMap((i) => (shapes[i]?.closed ? [placed(shapes[i].path)] : []));
-  const outline: Outline = { kind: 'outline', outer: placed(chosen.path), keepBare: pick(bare) };
+      .flatMap((i) => (shapes[i]?.closed ? [placed(shapes[i])] : []));
+  const outline: Outline = { kind: 'outline', outer: placed(chosen), keepBare: pick(bare) };
   const recesses = pick(recess).map((path) => {
     const { path: own, shift } = centrePath(path);
     return { path: own, at: [-shift[0], -shift[1]] as Point };

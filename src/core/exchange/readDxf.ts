@@ -17,6 +17,7 @@ import {
   type DrawingRead,
   type FoundShape,
 } from './drawing';
+import { chain, endOf, meets, type Stretch } from './chain';
 import { soundDxf } from './soundDxf';
 import { splinePoints } from './splinePoints';
 
@@ -51,15 +52,8 @@ interface Entity extends IEntity {
   readonly knotValues?: readonly number[];
 }
 
-/** An open stretch that may be chained to others, or a closed one. */
-interface Stretch {
-  readonly start: Point;
-  readonly segments: readonly Segment[];
-}
-
 const TURN = 2 * Math.PI;
 const xy = (v: Vertex | undefined): Point => [v?.x ?? NaN, v?.y ?? NaN];
-const endOf = (s: Stretch): Point => s.segments[s.segments.length - 1]?.to ?? s.start;
 
 function polyline(vertices: readonly Vertex[], closed: boolean): Stretch {
   const segments: Segment[] = [];
@@ -141,43 +135,6 @@ function stretchOf(e: Entity): Stretch | null {
   }
 }
 
-const near = (a: Point, b: Point, tolerance: number): boolean =>
-  Math.hypot(a[0] - b[0], a[1] - b[1]) <= tolerance;
-
-function backwards(s: Stretch): Stretch {
-  const points = [s.start, ...s.segments.map((seg) => seg.to)].reverse();
-  const [start = s.start, ...ends] = points;
-  const segments = [...s.segments].reverse().map((seg, i): Segment => {
-    const to = ends[i] ?? start;
-    return seg.kind === 'line'
-      ? { kind: 'line', to }
-      : { kind: 'cubic', c1: seg.c2, c2: seg.c1, to };
-  });
-  return { start, segments };
-}
-
-/** Joins stretches whose ends meet into longer ones, closed where they can be. */
-function chain(stretches: readonly Stretch[], tolerance: number): Stretch[] {
-  const waiting = [...stretches];
-  const joined: Stretch[] = [];
-  for (let current = waiting.shift(); current; current = waiting.shift()) {
-    let grown: Stretch = current;
-    for (;;) {
-      const end = endOf(grown);
-      if (near(end, grown.start, tolerance)) break;
-      const index = waiting.findIndex(
-        (s) => near(s.start, end, tolerance) || near(endOf(s), end, tolerance),
-      );
-      const [next] = index < 0 ? [] : waiting.splice(index, 1);
-      if (!next) break;
-      const forward = near(next.start, end, tolerance) ? next : backwards(next);
-      grown = { start: grown.start, segments: [...grown.segments, ...forward.segments] };
-    }
-    joined.push(grown);
-  }
-  return joined;
-}
-
 function closeUp({ start, segments }: Stretch): Path {
   const last = segments[segments.length - 1];
   // Ends that nearly meet are drawn to the same point.
@@ -186,13 +143,13 @@ function closeUp({ start, segments }: Stretch): Path {
 
 /**
  * Reads the outlines of a DXF file; lines and arcs whose ends meet are joined into closed shapes.
- * @param text ASCII DXF, at most 20 million characters
+ * @param text ASCII DXF, at most 6 million characters
  * @returns shapes in drawing units, the unit from $INSUNITS; unknown entities are told as left out; or
  *   one issue: `not-allowed` (not a DXF), `does-not-fit` (too large)
  * Source: DXF reference: LINE, LWPOLYLINE and POLYLINE with bulge, ARC, CIRCLE, ELLIPSE, SPLINE.
  */
 export function readDxf(text: string): Result<DrawingRead> {
-  const { characters, segments } = DRAWING_LIMITS;
+  const { characters, segments, shapes: most, reach: farthest } = DRAWING_LIMITS;
   if (text.length > characters)
     return fail({
       code: 'does-not-fit',
@@ -216,7 +173,10 @@ export function readDxf(text: string): Result<DrawingRead> {
       stretch &&
       stretch.segments.length > 0 &&
       [...walk(stretch)].every(({ from, segment }) =>
-        controlPoints(from, segment).flat().every(Number.isFinite),
+        // Written so that what is not a number counts as too far as well.
+        controlPoints(from, segment)
+          .flat()
+          .every((v) => Math.abs(v) <= farthest),
       );
     if (!whole) leftOut.add(entity.type);
     return whole ? [stretch] : [];
@@ -228,8 +188,16 @@ export function readDxf(text: string): Result<DrawingRead> {
     .flatMap((s) => s.segments.flatMap((seg) => seg.to))
     .reduce((m, v) => Math.max(m, Math.abs(v)), 0);
   const tolerance = Math.max(1e-12, reach * 1e-6);
-  const shapes = chain(stretches, tolerance).map((s, i): FoundShape => {
-    const closed = near(endOf(s), s.start, tolerance);
+  const chained = chain(stretches, tolerance);
+  if (chained.length > most)
+    return fail({
+      code: 'does-not-fit',
+      path: ['text'],
+      value: chained.length,
+      allowed: { max: most },
+    });
+  const shapes = chained.map((s, i): FoundShape => {
+    const closed = meets(endOf(s), s.start, tolerance);
     return foundShape(
       `shape ${i + 1}`,
       closed ? closeUp(s) : { start: s.start, segments: s.segments },

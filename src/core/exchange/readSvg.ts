@@ -3,6 +3,7 @@ import svgpath from 'svgpath';
 import { endpointArc, type Path, type Point, type Segment } from '../geometry';
 import { fail, ok, type Result } from '../result';
 import { INCH_M } from '../units';
+import { compose, IDENTITY, matrixOf, type Matrix } from './svgMatrix';
 import {
   DRAWING_LIMITS,
   foundShape,
@@ -118,9 +119,9 @@ function addCommand(sub: Subpath, command: readonly (string | number)[], from: P
   }
 }
 
-function subpaths(data: string, transforms: readonly string[]): Subpath[] | null {
-  let path = svgpath(data);
-  for (const transform of [...transforms].reverse()) path = path.transform(transform);
+function subpaths(data: string, matrix: Matrix): Subpath[] | null {
+  const drawn = svgpath(data);
+  const path = matrix === IDENTITY ? drawn : drawn.matrix([...matrix]);
   const found: Subpath[] = [];
   path
     .abs()
@@ -146,39 +147,42 @@ function subpaths(data: string, transforms: readonly string[]): Subpath[] | null
   return (path as unknown as { err?: string }).err ? null : found;
 }
 
-function shapesOf(
-  name: string,
-  data: string,
-  transforms: readonly string[],
-  leftOut: LeftOutList,
-): FoundShape[] {
-  const found = subpaths(data, transforms);
-  if (!found) leftOut.add('path that cannot be read');
-  return (found ?? []).flatMap((sub, i) => {
-    const end = sub.segments[sub.segments.length - 1]?.to;
-    if (!end) return [];
-    const known = [sub.start, ...sub.segments.map((s) => s.to)].every((p) =>
-      p.every(Number.isFinite),
-    );
-    if (!known) {
-      leftOut.add('path that cannot be read');
-      return [];
+/** Written so that what is not a number counts as too far as well. */
+const near = ([x, y]: Point): boolean =>
+  Math.abs(x) <= DRAWING_LIMITS.reach && Math.abs(y) <= DRAWING_LIMITS.reach;
+
+const isKnown = ({ start, segments }: Subpath): boolean =>
+  near(start) &&
+  segments.every((s) => near(s.to) && (s.kind === 'line' || (near(s.c1) && near(s.c2))));
+
+function shapeOf(name: string, sub: Subpath): FoundShape | null {
+  const end = sub.segments[sub.segments.length - 1]?.to;
+  if (!end) return null;
+  const size = sub.segments.reduce(
+    (most, s) => Math.max(most, Math.hypot(s.to[0] - sub.start[0], s.to[1] - sub.start[1])),
+    0,
+  );
+  const meets = same(end, sub.start, 1e-9 * size);
+  if (sub.closed && !meets) sub.segments.push({ kind: 'line', to: sub.start });
+  const path: Path = { start: sub.start, segments: sub.segments };
+  return foundShape(name, path, sub.closed || meets);
+}
+
+/** Adds the shapes of one drawn element to the walk. */
+function addShapes(tag: string, a: Attributes, matrix: Matrix, walk: Walk): void {
+  const found = subpaths(pathData(tag, a), matrix);
+  if (!found) walk.leftOut.add('path that cannot be read');
+  const name = a['id'] ?? `${tag} ${walk.shapes.length + 1}`;
+  for (const [i, sub] of (found ?? []).entries()) {
+    walk.segments += sub.segments.length;
+    if (tooMany(walk)) return;
+    if (sub.segments.length > 0 && !isKnown(sub)) walk.leftOut.add('path that cannot be read');
+    else {
+      const parts = found && found.length > 1 ? `${name}, part ${i + 1}` : name;
+      const shape = shapeOf(parts, sub);
+      if (shape) walk.shapes.push(shape);
     }
-    const size = sub.segments.reduce(
-      (most, s) => Math.max(most, Math.hypot(s.to[0] - sub.start[0], s.to[1] - sub.start[1])),
-      0,
-    );
-    const meets = same(end, sub.start, 1e-9 * size);
-    if (sub.closed && !meets) sub.segments.push({ kind: 'line', to: sub.start });
-    const path: Path = { start: sub.start, segments: sub.segments };
-    return [
-      foundShape(
-        found && found.length > 1 ? `${name}, part ${i + 1}` : name,
-        path,
-        sub.closed || meets,
-      ),
-    ];
-  });
+  }
 }
 
 /** Metres in a user unit, from the size and the viewBox of the root; null when it does not say. */
@@ -201,47 +205,61 @@ function unitOf(root: Attributes): number | null {
 interface Walk {
   readonly shapes: FoundShape[];
   readonly leftOut: LeftOutList;
+  elements: number;
   segments: number;
 }
 
-function visit(
-  nodes: readonly XmlNode[],
-  transforms: readonly string[],
-  walk: Walk,
-  depth: number,
-): void {
+/** What a walk found too much of, or null. */
+function tooMany({ shapes, elements, segments }: Walk): { value: number; max: number } | null {
+  const { shapes: s, elements: e, segments: n } = DRAWING_LIMITS;
+  if (elements > e) return { value: elements, max: e };
+  if (shapes.length > s) return { value: shapes.length, max: s };
+  return segments > n ? { value: segments, max: n } : null;
+}
+
+function visit(nodes: readonly XmlNode[], matrix: Matrix, walk: Walk, depth: number): void {
   for (const node of nodes) {
+    if (tooMany(walk)) return;
+    walk.elements += 1;
     const tag = Object.keys(node).find((key) => key !== ':@' && key !== '#text');
     if (!tag || SILENT.includes(tag)) continue;
     const attributes = (node[':@'] ?? {}) as Attributes;
-    const own = attributes['transform'] ? [...transforms, attributes['transform']] : transforms;
+    const own = attributes['transform']
+      ? compose(matrix, matrixOf(attributes['transform']))
+      : matrix;
     if ((tag === 'g' || tag === 'a') && depth < 50)
       visit(node[tag] as XmlNode[], own, walk, depth + 1);
-    else if (DRAWN.includes(tag)) {
-      const name = attributes['id'] ?? `${tag} ${walk.shapes.length + 1}`;
-      const shapes = shapesOf(name, pathData(tag, attributes), own, walk.leftOut);
-      walk.segments += shapes.reduce((sum, s) => sum + s.path.segments.length, 0);
-      if (walk.segments > DRAWING_LIMITS.segments) return;
-      walk.shapes.push(...shapes);
-    } else walk.leftOut.add(tag);
+    else if (DRAWN.includes(tag)) addShapes(tag, attributes, own, walk);
+    else walk.leftOut.add(tag);
   }
+}
+
+/** A document type that only names SVG; one with brackets could define entities. */
+const PLAIN_DOCTYPE =
+  /<!DOCTYPE\s+(?:svg:)?svg(?:\s+(?:PUBLIC|SYSTEM))?(?:\s*(?:"[^"<>]{0,200}"|'[^'<>]{0,200}')){0,2}\s*>/i;
+
+/** The text without a plain document type; null when it has one that defines something. */
+function withoutDoctype(text: string): string | null {
+  const plain = text.replace(PLAIN_DOCTYPE, '');
+  return /<!(DOCTYPE|ENTITY)/i.test(plain) ? null : plain;
 }
 
 /**
  * Reads the outlines of an SVG file. Nothing in it is run and nothing it names is fetched: scripts,
- * pictures and references are told as left out; a document type, which could define entities, is refused.
- * @param text the file, at most 20 million characters
+ * pictures and references are told as left out; a document type that could define entities is refused.
+ * @param text the file, at most 6 million characters
  * @returns shapes in user units (y up), the unit when the file states one; or one issue: `not-allowed`
  *   (document type, not SVG), `does-not-fit` (too large)
  * Source: W3C SVG 2: basic shapes, path data, nested transforms, viewBox.
  */
 export function readSvg(text: string): Result<DrawingRead> {
   const refuse = (what: string) => fail({ code: 'not-allowed', path: ['text'], value: what });
-  const { characters, segments } = DRAWING_LIMITS;
+  const { characters } = DRAWING_LIMITS;
   const tooLarge = (value: number, max: number) =>
     fail({ code: 'does-not-fit', path: ['text'], value, allowed: { max } });
   if (text.length > characters) return tooLarge(text.length, characters);
-  if (/<!(DOCTYPE|ENTITY)/i.test(text)) return refuse('document type or entities');
+  const plain = withoutDoctype(text);
+  if (plain === null) return refuse('document type or entities');
   let nodes: XmlNode[];
   try {
     const parser = new XMLParser({
@@ -251,15 +269,16 @@ export function readSvg(text: string): Result<DrawingRead> {
       processEntities: false,
       removeNSPrefix: true,
     });
-    nodes = parser.parse(text) as XmlNode[];
+    nodes = parser.parse(plain) as XmlNode[];
   } catch {
     return refuse('not XML');
   }
   const root = nodes.find((node) => 'svg' in node);
   if (!root) return refuse('not SVG');
-  const walk: Walk = { shapes: [], leftOut: new LeftOutList(), segments: 0 };
-  visit(root['svg'] as XmlNode[], [], walk, 0);
-  if (walk.segments > segments) return tooLarge(walk.segments, segments);
+  const walk: Walk = { shapes: [], leftOut: new LeftOutList(), elements: 0, segments: 0 };
+  visit(root['svg'] as XmlNode[], IDENTITY, walk, 0);
+  const over = tooMany(walk);
+  if (over) return tooLarge(over.value, over.max);
   return ok({
     shapes: walk.shapes,
     unitM: unitOf((root[':@'] ?? {}) as Attributes),

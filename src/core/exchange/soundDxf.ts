@@ -103,7 +103,8 @@ export function soundDxf(text: string, leftOut: LeftOutList): string | null {
     const whole = entity.type !== 'POLYLINE' || records[records.length - 1]?.type === 'SEQEND';
     const alone = entity.type === 'VERTEX' || entity.type === 'SEQEND';
     const clean = records.map((e) => (USED[e.type] ? cleaned(e) : null));
-    if (whole && !alone && clean.every((c) => c !== null)) kept.push(...clean.flat());
+    if (whole && !alone && clean.every((c) => c !== null))
+      for (const line of clean.flat()) kept.push(line);
     else leftOut.add(entity.type);
     i = end;
   }

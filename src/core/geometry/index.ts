@@ -59,3 +59,4 @@ export {
   type Placed,
   type Region,
 } from './workRegion';
+export { spacedRing, thinRing } from './thinRing';

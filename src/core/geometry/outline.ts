@@ -1,4 +1,3 @@
-import polygonClipping from 'polygon-clipping';
 import type { Issue } from '../result';
 import {
   controlPoints,
@@ -11,7 +10,8 @@ import {
   type Segment,
 } from './path';
 import type { Point } from './point';
-import { ringArea, selfCrossings } from './ring';
+import { clip, multiArea, polygonOf } from './clip';
+import { insideRing, ringArea, selfCrossings } from './ring';
 
 /** Straight pieces stay within this share of the outline's size of its curves. */
 const FLATNESS = 1e-6;
@@ -50,22 +50,18 @@ const ringOf = (path: Path, share: number): Point[] => {
   return flattenPath(path, Math.max(1e-12, Math.max(widthM, heightM) * share));
 };
 
-const toClip = (ring: readonly Point[]): [number, number][][] => [ring.map(([x, y]) => [x, y])];
-
 /** Area of the keep-bare parts inside the outline, overlaps counted once, m². */
 function bareArea(outer: Path, keepBare: readonly Path[]): number {
   if (keepBare.length === 0) return 0;
   const rings = keepBare.map((path) => ringOf(path, FLATNESS));
-  const [first, ...rest] = rings.map(toClip);
+  const [first, ...rest] = rings.map(polygonOf);
   if (!first) return 0;
-  const inside = polygonClipping.intersection(
-    toClip(ringOf(outer, FLATNESS)),
-    polygonClipping.union(first, ...rest),
-  );
-  const clipped = inside
-    .flat()
-    .reduce((sum, ring) => sum + ringArea(ring.slice(0, -1).map(([x, y]): Point => [x, y])), 0);
   const whole = rings.reduce((sum, ring) => sum + Math.abs(ringArea(ring)), 0);
+  const together = clip('union', first, ...rest);
+  const inside = together && clip('intersection', polygonOf(ringOf(outer, FLATNESS)), together);
+  // `checkShape` refuses such parts; here the nearest that can be said is that they lie inside and apart.
+  if (!inside) return Math.min(whole, Math.abs(pathArea(outer)));
+  const clipped = multiArea(inside);
   // Nothing was cut away: the parts are inside and apart, and their exact areas hold.
   if (Math.abs(clipped - whole) <= 1e-9 * whole)
     return keepBare.reduce((sum, path) => sum + Math.abs(pathArea(path)), 0);
@@ -158,20 +154,40 @@ export function outlineIssues(
     return [
       { code: 'out-of-range', path: ['outer'], value: Math.max(widthM, heightM), allowed: sizes },
     ];
-  const [crossing] = selfCrossings(ringOf(outer, DRAWN_FLATNESS), 1);
+  const crossings = selfCrossings(ringOf(outer, DRAWN_FLATNESS), 1);
+  if (!crossings) return [{ code: 'does-not-fit', path: ['outer'], value: 'too intricate' }];
+  const [crossing] = crossings;
   if (crossing) return [{ code: 'not-allowed', path: ['outer'], value: crossing }];
   if (!(Math.abs(pathArea(outer)) > 1e-7))
     return [{ code: 'out-of-range', path: ['outer'], value: 0, allowed: { min: 1e-7 } }];
   return bareIssues(outer, keepBare);
 }
 
-/** Bare parts that lie outside an outline, or have no area. */
+/** Parts of all outlines of a shape together: more could not be looked through in time. */
+const MOST_PARTS = 20_000;
+
+/** Bare parts that lie outside an outline, have no area, or cross themselves so that no boolean can be made. */
 export function bareIssues(outer: Path, keepBare: readonly Path[]): Issue[] {
-  return keepBare.flatMap((path, i): Issue[] =>
-    bareArea(outer, [path]) > 0
-      ? []
-      : [{ code: 'does-not-fit', path: ['keepBare', i], value: 'outside' }],
-  );
+  const parts = [outer, ...keepBare].reduce((sum, path) => sum + path.segments.length, 0);
+  if (parts > MOST_PARTS)
+    return [
+      { code: 'does-not-fit', path: ['keepBare'], value: parts, allowed: { max: MOST_PARTS } },
+    ];
+  const ring = ringOf(outer, DRAWN_FLATNESS);
+  return keepBare.flatMap((path, i): Issue[] => {
+    const at = ['keepBare', i];
+    const own = ringOf(path, DRAWN_FLATNESS);
+    if (!(Math.abs(pathArea(path)) > 0))
+      return [{ code: 'does-not-fit', path: at, value: 'outside' }];
+    // A part that crosses itself is counted once by the boolean; one that it cannot count is told.
+    if (!clip('union', polygonOf(ringOf(path, FLATNESS)))) {
+      const crossing = selfCrossings(own, 1)?.[0] ?? own[0] ?? path.start;
+      return [{ code: 'not-allowed', path: at, value: crossing }];
+    }
+    const within = own.some((p) => insideRing(p, ring));
+    if (within || bareArea(outer, [path]) > 0) return [];
+    return [{ code: 'does-not-fit', path: at, value: 'outside' }];
+  });
 }
 
 /**
@@ -180,12 +196,9 @@ export function bareIssues(outer: Path, keepBare: readonly Path[]): Issue[] {
  */
 export function sharedArea(parts: readonly Path[]): number {
   const area = (paths: readonly Path[]): number => {
-    const [first, ...rest] = paths.map((path) => toClip(ringOf(path, FLATNESS)));
-    if (!first) return 0;
-    return polygonClipping
-      .union(first, ...rest)
-      .flat()
-      .reduce((sum, ring) => sum + ringArea(ring.slice(0, -1).map(([x, y]): Point => [x, y])), 0);
+    const [first, ...rest] = paths.map((path) => polygonOf(ringOf(path, FLATNESS)));
+    const together = first && clip('union', first, ...rest);
+    return together ? multiArea(together) : Infinity;
   };
   return Math.max(0, parts.reduce((sum, path) => sum + Math.abs(pathArea(path)), 0) - area(parts));
 }

@@ -40,21 +40,47 @@ interface Edge {
   readonly index: number;
 }
 
+/** Direction across most of the length of a ring: edges that run alike overlap least along it. */
+function sweepDirection(ring: readonly Point[]): Point {
+  let [c, s] = [0, 0];
+  ring.forEach((a, i) => {
+    const b = ring[(i + 1) % ring.length] ?? a;
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+    const length = Math.hypot(dx, dy);
+    if (length === 0) return;
+    // The doubled angle: a line has no front and no back.
+    c += (dx * dx - dy * dy) / length;
+    s += (2 * dx * dy) / length;
+  });
+  const along = Math.atan2(s, c) / 2;
+  return [-Math.sin(along), Math.cos(along)];
+}
+
+/** Pairs of edges that are tested at most: about a second. Past it the ring counts as too intricate. */
+const MOST_TESTS = 5e7;
+
 /**
  * Where a ring crosses itself, at most `most` places.
- * Source: sweep in x over edges sorted by their left end, testing those whose x ranges overlap.
+ * @returns the places; or null when the ring is too intricate to be looked through
+ * Source: sweep over edges sorted by their near end, testing those whose ranges overlap; it goes across the
+ *   direction in which most of the ring runs, so that a comb is not tested tine by tine.
  */
-export function selfCrossings(ring: readonly Point[], most = 20): Point[] {
+export function selfCrossings(ring: readonly Point[], most = 20): Point[] | null {
+  const [ux, uy] = sweepDirection(ring);
   const edges = ring
     .map((a, index): Edge => {
       const b = ring[(index + 1) % ring.length] ?? a;
-      return { a, b, low: Math.min(a[0], b[0]), high: Math.max(a[0], b[0]), index };
+      const [p, q] = [a[0] * ux + a[1] * uy, b[0] * ux + b[1] * uy];
+      return { a, b, low: Math.min(p, q), high: Math.max(p, q), index };
     })
     .sort((p, q) => p.low - q.low);
   const found: Point[] = [];
   let active: Edge[] = [];
+  let tests = 0;
   for (const edge of edges) {
     active = active.filter((e) => e.high >= edge.low);
+    tests += active.length;
+    if (tests > MOST_TESTS) return null;
     for (const other of active) {
       const apart = Math.abs(other.index - edge.index);
       if (apart <= 1 || apart === ring.length - 1) continue;

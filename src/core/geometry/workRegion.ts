@@ -1,8 +1,7 @@
-import polygonClipping from 'polygon-clipping';
+import { clip, multiArea, polygonOf, type Multi } from './clip';
 import { flattenPath } from './path';
 import { pathBox } from './outline';
 import type { Point } from './point';
-import { ringArea } from './ring';
 import type { Shape } from './shape';
 import { shapePath } from './shapePath';
 
@@ -25,17 +24,15 @@ export interface Region {
   readonly areaM2: number;
 }
 
-type Multi = [number, number][][][];
-
 /** Straight pieces stay within this share of a shape's size of its curves. */
 const FLATNESS = 2e-4;
 /** Farther out than any plan, m. */
 const FAR = 100;
 
-const ring = (path: Parameters<typeof flattenPath>[0], [x, y]: Point): [number, number][] => {
+const placed = (path: Parameters<typeof flattenPath>[0], [x, y]: Point): Multi => {
   const { widthM, heightM } = pathBox(path);
   const flat = flattenPath(path, Math.max(1e-9, Math.max(widthM, heightM) * FLATNESS));
-  return flat.map(([px, py]) => [px + x, py + y]);
+  return polygonOf(flat.map(([px, py]) => [px + x, py + y]));
 };
 
 function halfPlane({ side, atM }: HalfPlane): Multi {
@@ -65,20 +62,21 @@ export function workRegion(
   without: readonly Placed[] = [],
   only: HalfPlane | null = null,
 ): Region {
-  const wanted: Multi[] = parts.map((p) => [[ring(shapePath(p.shape), p.at)]]);
+  const wanted: Multi[] = parts.map((p) => placed(shapePath(p.shape), p.at));
   const bare: Multi[] = parts.flatMap((p) =>
-    (p.shape.keepBare ?? []).map((path): Multi => [[ring(path, p.at)]]),
+    (p.shape.keepBare ?? []).map((path) => placed(path, p.at)),
   );
-  const holes: Multi[] = without.map((p) => [[ring(shapePath(p.shape), p.at)]]);
+  const holes: Multi[] = without.map((p) => placed(shapePath(p.shape), p.at));
   const [first, ...rest] = wanted;
   if (!first) return { polygons: [], areaM2: 0 };
-  let region = polygonClipping.union(first, ...rest);
+  // Where a boolean cannot be made the step is left out: too much is worked on, never too little.
+  let region = clip('union', first, ...rest) ?? first;
   if (bare.length + holes.length > 0)
-    region = polygonClipping.difference(region, ...bare, ...holes);
-  if (only) region = polygonClipping.intersection(region, halfPlane(only));
+    region = clip('difference', region, ...bare, ...holes) ?? region;
+  if (only) region = clip('intersection', region, halfPlane(only)) ?? region;
   const polygons = region.map((polygon) => polygon.map((r) => r.map(([x, y]): Point => [x, y])));
   return {
     polygons,
-    areaM2: polygons.flat().reduce((sum, r) => sum + ringArea(r.slice(0, -1)), 0),
+    areaM2: multiArea(region),
   };
 }

@@ -1,2 +1,3 @@
+export { extent } from './extent';
 export { normalQuantile } from './normalQuantile';
 export { seededRandom } from './seededRandom';

@@ -1,6 +1,6 @@
 import fitCurve from 'fit-curve';
-import simplify from 'simplify-js';
 import type { Path, Point, Segment } from '../geometry';
+import { extent } from '../numeric';
 import { ringArea } from '../geometry';
 
 /** A turn sharper than this between two stretches is a corner, rad. Judgement, no source. */
@@ -53,8 +53,8 @@ function stretchOf(points: readonly Point[], toleranceM: number): Stretch {
   const middle = points.slice(trim, points.length - trim);
   if (middle.length < 4) return { points, line: null };
   const line = lineThrough(middle);
-  const off = Math.max(
-    ...middle.map(([x, y]) => Math.abs((x - line.p[0]) * line.d[1] - (y - line.p[1]) * line.d[0])),
+  const [, off] = extent(
+    middle.map(([x, y]) => Math.abs((x - line.p[0]) * line.d[1] - (y - line.p[1]) * line.d[0])),
   );
   return { points, line: off <= toleranceM ? line : null };
 }
@@ -125,16 +125,4 @@ export function fitOutline(ring: readonly Point[], toleranceM: number): Path {
       segmentsOf(s, corners[i] ?? start, corners[(i + 1) % corners.length] ?? start, toleranceM),
     ),
   };
-}
-
-/**
- * A ring of too many points with fewer.
- * @param toleranceM farthest that a dropped point may lie from what is kept, m
- * Source: Douglas & Peucker 1973, by simplify-js.
- */
-export function thinRing(ring: readonly Point[], toleranceM: number): Point[] {
-  const closed = [...ring, ...ring.slice(0, 1)].map(([x, y]) => ({ x, y }));
-  return simplify(closed, toleranceM, true)
-    .slice(0, -1)
-    .map(({ x, y }): Point => [x, y]);
 }

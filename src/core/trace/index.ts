@@ -22,7 +22,7 @@ export {
   type View,
 } from './marks';
 export { rectify, type Picture, type PlaneBox, type Raster } from './raster';
-export { fitOutline, thinRing } from './fitOutline';
+export { fitOutline } from './fitOutline';
 export {
   MARK_SIGMA_PX,
   measureTraced,

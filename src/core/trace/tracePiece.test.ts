@@ -1,6 +1,7 @@
 import { askOf, testScene } from '@/demo/test/scenes';
 import { measureShape, pathArea, pathBox, type Point } from '../geometry';
-import { fitOutline, runTrace, thinRing } from '.';
+import { thinRing } from '../geometry';
+import { fitOutline, runTrace } from '.';
 
 describe('fitOutline and thinRing', () => {
   const ringOf = (n: number, at: (t: number) => Point) =>

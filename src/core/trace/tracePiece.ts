@@ -1,3 +1,4 @@
+import { extent } from '../numeric';
 import { flattenPath, mapPath, pathArea, pathBox, type Path, type Point } from '../geometry';
 import { fail, ok, type Result } from '../result';
 import { nearest, opponentRaster, paletteOf } from './colourModel';
@@ -77,8 +78,8 @@ const FIT_TOLERANCE = { m: 0.25e-3, cells: 1.2 } as const;
 function markSheet(raster: Raster, label: Int8Array, reference: Reference): void {
   const corners = referenceCorners(reference).map((p) => toCell(raster, p));
   const [xs, ys] = [corners.map((c) => c[0]), corners.map((c) => c[1])];
-  const [left, right] = [Math.ceil(Math.min(...xs)) + 1, Math.floor(Math.max(...xs)) - 1];
-  const [top, bottom] = [Math.ceil(Math.min(...ys)) + 1, Math.floor(Math.max(...ys)) - 1];
+  const [left, right] = [Math.ceil(extent(xs)[0]) + 1, Math.floor(extent(xs)[1]) - 1];
+  const [top, bottom] = [Math.ceil(extent(ys)[0]) + 1, Math.floor(extent(ys)[1]) - 1];
   const cells: number[] = [];
   const rim: number[] = [];
   for (let row = top; row <= bottom; row += 1)

@@ -294,7 +294,7 @@ export const ROW_SCHEMAS: Readonly<Record<TableName, Joi.ObjectSchema>> = {
     sessionId: maybeId(),
     aboutId: maybeId(),
     figures: Joi.object()
-      .pattern(figureName, Joi.alternatives(Joi.number().strict(), text(500)))
+      .pattern(figureName, Joi.alternatives(Joi.number().strict().min(-1e15).max(1e15), text(500)))
       .max(60)
       .required(),
   }),

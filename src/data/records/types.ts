@@ -21,6 +21,11 @@ import {
 } from '@/core/prep';
 import type { ResinSheet, TemperatureStep } from '@/core/resin';
 import type { UnitSystem } from '@/core/units';
+import type { Id } from './id';
+import type { LogEntry } from './logEntry';
+
+export type { Id } from './id';
+export { LOG_KINDS, type LogEntry, type LogKind } from './logEntry';
 
 export {
   AREA_KINDS,
@@ -46,8 +51,6 @@ export {
 } from '@/core/piece';
 
 /** Records as they are stored. SI units; instants in ms since the epoch; null where nothing is known yet. */
-export type Id<Name extends string> = string & { readonly __id?: Name };
-
 export interface Piece {
   readonly id: Id<'piece'>;
   readonly name: string;
@@ -237,60 +240,6 @@ export interface PrepRecord extends TaskRecord {
 /** Air of the room from an instant on. */
 export interface AirReading extends AirStep {
   readonly id: Id<'air'>;
-}
-
-export const LOG_KINDS = [
-  'piece added',
-  'piece changed',
-  'coat planned',
-  'coat changed',
-  'coat removed',
-  'resin added',
-  'resin changed',
-  'session started',
-  'session left',
-  'weighed A',
-  'added A',
-  'mixed',
-  'stir started',
-  'stirred',
-  'poured',
-  'covered',
-  'room temperature',
-  'air noted',
-  'prep done',
-  'prep redone',
-  'prep reopened',
-  'prep waived',
-  'prep added',
-  'prep changed',
-  'prep removed',
-  'defect noted',
-  'defect repaired',
-  'photo added',
-  'undone',
-  'correction',
-  'note',
-] as const;
-export type LogKind = (typeof LOG_KINDS)[number];
-
-/** One line of the append-only log. */
-export interface LogEntry {
-  readonly id: Id<'log'>;
-  /** Place in the order of writing, from 1: it holds when a clock is set back. */
-  readonly seq: number;
-  readonly atMs: number;
-  readonly kind: LogKind;
-  readonly by: string;
-  readonly text: string;
-  readonly pieceId: Id<'piece'> | null;
-  readonly coatId: Id<'coat'> | null;
-  readonly batchId: Id<'batch'> | null;
-  readonly sessionId: Id<'session'> | null;
-  /** The entry that this one corrects or undoes. */
-  readonly aboutId: Id<'log'> | null;
-  /** Figures of the action, SI, unit in the name. */
-  readonly figures: Readonly<Record<string, number | string>>;
 }
 
 export interface Settings {

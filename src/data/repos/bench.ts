@@ -1,143 +1,19 @@
 import type { ShopDb } from '../db';
-import { coatRows, pieceRows } from './coats';
 import {
   DEFAULT_SETTINGS,
-  type Area,
   type Coat,
   type Defect,
   type DefectKind,
   type Id,
   type LogEntry,
   type Photo,
-  type Piece,
   type Resin,
   type Settings,
-  type Support,
 } from '../records/types';
 import { act, type ActionContext } from '../write';
-import { ActionError, StaleActionError, type FieldConflict } from '../errors';
-import { mergeRecord, mergeRows, type Prefer } from '../merge';
-
-export interface Survey {
-  readonly name: string;
-  readonly count: number;
-  readonly support: Support;
-  readonly note: string;
-  readonly use: Piece['use'];
-  readonly marks: Piece['marks'];
-  readonly level: Piece['level'];
-  readonly bellyM: number;
-  /** At least the face. An id of null is a new area. */
-  readonly areas: readonly SurveyedArea[];
-}
-
-export type SurveyedArea = Omit<Area, 'id' | 'pieceId'> & { readonly id: Area['id'] | null };
-
-/** Rows of a survey's areas. (A loop of its own over them would leave the transaction's zone.) */
-const areaRows = (
-  { newId }: ActionContext,
-  pieceId: Id<'piece'>,
-  areas: readonly SurveyedArea[],
-): Area[] => areas.map((area) => ({ ...area, id: area.id ?? newId(), pieceId }));
-
-/** What a change was made from, and which side wins where another changed the same field meanwhile. */
-export interface Based<T> {
-  readonly base: T;
-  readonly prefer?: Prefer;
-}
-
-function refuseConflicts(fields: readonly FieldConflict[]): void {
-  if (fields.length > 0) throw new ActionError('conflict', { fields });
-}
-
-/** The survey as the records have it. */
-export const surveyOf = (piece: Piece, areas: readonly Area[]): Survey => {
-  const { name, count, support, note, use, marks, level, bellyM } = piece;
-  return {
-    ...{ name, count, support, note, use, marks, level, bellyM },
-    areas: areas.map(({ pieceId: _pieceId, ...area }) => area),
-  };
-};
-
-/** What was surveyed here brought together with what was saved elsewhere since. */
-function mergedSurvey(mine: Survey, theirs: Survey, { base, prefer }: Based<Survey>): Survey {
-  const { areas: _mine, ...told } = mine;
-  const { areas: _base, ...was } = base;
-  const { areas: _theirs, ...now } = theirs;
-  const piece = mergeRecord(was, told, now, prefer);
-  const areas = mergeRows(base.areas, mine.areas, theirs.areas, prefer);
-  refuseConflicts([...piece.conflicts, ...areas.conflicts]);
-  return { ...piece.value, areas: areas.value };
-}
-
-/** Adds a piece with its areas, and the photos they were traced from. Returns the piece's id. */
-export function addPiece(
-  db: ShopDb,
-  context: ActionContext,
-  survey: Survey,
-  photos: readonly NewPhoto[] = [],
-): Promise<Id<'piece'>> {
-  return act(db, context, ['pieces', 'areas', 'photos'], async (w) => {
-    const { areas, ...told } = survey;
-    const piece: Piece = { ...told, id: context.newId(), createdMs: context.nowMs, prep: {} };
-    await w.put('pieces', piece);
-    for (const row of areaRows(context, piece.id, areas)) await w.put('areas', row);
-    for (const row of photoRows(context, piece.id, photos)) await w.put('photos', row);
-    await w.log('piece added', { pieceId: piece.id, text: piece.name });
-    return piece.id;
-  });
-}
-
-/** A picture that belongs to a survey; its id is known before it is stored. */
-export type NewPhoto = Omit<Photo, 'pieceId' | 'defectId' | 'takenMs'>;
-
-const photoRows = (
-  { nowMs }: ActionContext,
-  pieceId: Id<'piece'>,
-  photos: readonly NewPhoto[],
-): Photo[] => photos.map((photo) => ({ ...photo, pieceId, defectId: null, takenMs: nowMs }));
-
-/**
- * Saves a piece's survey. Areas that are gone from it are deleted; one that a coat lies or is planned on
- * must stay. Pictures that no area names any more go as well.
- * @param based what it was made from: what others changed since is kept
- * @throws StaleActionError when the piece is gone or a needed area would go; ActionError `conflict`
- */
-export function changeSurvey(
-  db: ShopDb,
-  context: ActionContext,
-  pieceId: Id<'piece'>,
-  survey: Survey,
-  photos: readonly NewPhoto[] = [],
-  based: Based<Survey> | null = null,
-): Promise<void> {
-  return act(db, context, ['pieces', 'areas', 'coats', 'resins', 'photos'], async (w) => {
-    const piece = await db.pieces.get(pieceId);
-    if (!piece) throw new StaleActionError('This piece is no longer there.');
-    const before = await db.areas.where('pieceId').equals(pieceId).toArray();
-    const { areas, ...told } = based
-      ? mergedSurvey(survey, surveyOf(piece, before), based)
-      : survey;
-    const gone = before.filter((a) => !areas.some((b) => b.id === a.id));
-    const coats = await db.coats.where('pieceId').equals(pieceId).toArray();
-    const needed = gone.find((a) => coats.some((c) => c.areaIds.includes(a.id)));
-    if (needed)
-      throw new StaleActionError(`${needed.name} cannot go: a coat lies or is planned on it.`);
-    await db.areas.bulkDelete(gone.map((a) => a.id));
-    await w.put('pieces', { ...piece, ...told });
-    for (const row of photoRows(context, pieceId, photos)) await w.put('photos', row);
-    for (const row of areaRows(context, pieceId, areas)) await w.put('areas', row);
-    const named = new Set(areas.flatMap(photosOf));
-    await db.photos.bulkDelete(before.flatMap(photosOf).filter((id) => !named.has(id)));
-    const rows = await pieceRows(db, pieceId);
-    for (const row of coatRows(rows, rows.coats)) await w.put('coats', row);
-    await w.log('piece changed', { pieceId, text: told.name });
-  });
-}
-
-/** The pictures that an area was traced from. */
-const photosOf = ({ measured }: Pick<Area, 'measured'>): Id<'photo'>[] =>
-  measured.by === 'photo' ? [measured.photoId, measured.planPhotoId] : [];
+import { refuseConflicts, type Based } from '../based';
+import { StaleActionError } from '../errors';
+import { mergeRecord } from '../merge';
 
 /** The room around a curing coat is warmer or colder from an instant on; all its windows move. */
 export function noteTemperature(

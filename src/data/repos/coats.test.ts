@@ -3,7 +3,7 @@ import { plainCoat } from '../records/coat';
 import type { ShopDb } from '../db';
 import type { Coat } from '../records/types';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';
-import { changeSurvey } from './bench';
+import { changeSurvey } from './survey';
 import { changeCoat, moveCoat, planCoats, removeCoat, splitCoat, type NewCoat } from './coats';
 import { startSession } from './session';
 

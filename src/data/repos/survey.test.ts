@@ -1,6 +1,6 @@
 import { plainArea } from '../records/area';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';
-import { changeSurvey } from './bench';
+import { changeSurvey } from './survey';
 
 describe('survey', () => {
   const picture = (id: string) => ({

@@ -8,6 +8,7 @@ import {
   type KeyboardEvent,
   type PointerEvent,
 } from 'react';
+import { extent as extentOf } from '@/core/numeric';
 import type { FilmOver } from '@/core/coat';
 import type { Explanation } from '@/core/explain';
 import { shapeBox, shapeSides, type CutLine } from '@/core/geometry';
@@ -35,7 +36,7 @@ function extent(area: Area, along: CutLine['along']): readonly [number, number] 
   const values = shapeSides(area.shape)
     .flat()
     .map((p) => p[k]);
-  const [low, high] = [Math.min(...values), Math.max(...values)];
+  const [low, high] = extentOf(values);
   const inset = (high - low) * 0.02;
   return [low + inset, high - inset];
 }

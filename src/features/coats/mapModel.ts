@@ -1,6 +1,7 @@
 import { contours } from 'd3-contour';
 import { filmMap, type FilmField, type FilmOver } from '@/core/coat';
 import { shapeBox, shapeSides, type Point, type Shape } from '@/core/geometry';
+import { extent } from '@/core/numeric';
 
 /** Drawing size of the map in its own units. */
 export const MAP = { width: 420, height: 250, pad: 26 } as const;
@@ -15,8 +16,10 @@ export interface MapScale {
 export function mapScale(shape: Shape): MapScale {
   const { widthM, heightM } = shapeBox(shape);
   const points = shapeSides(shape).flat();
-  const middle = (k: 0 | 1) =>
-    (Math.max(...points.map((p) => p[k])) + Math.min(...points.map((p) => p[k]))) / 2;
+  const middle = (k: 0 | 1) => {
+    const [least, greatest] = extent(points.map((p) => p[k]));
+    return (least + greatest) / 2;
+  };
   const pxPerM = Math.min((MAP.width - 2 * MAP.pad) / widthM, (MAP.height - 2 * MAP.pad) / heightM);
   const [midX, midY] = [middle(0), middle(1)];
   return {

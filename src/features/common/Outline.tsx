@@ -1,3 +1,4 @@
+import { extent } from '@/core/numeric';
 import { flattenPath, shapeBox, shapeSides, type Shape } from '@/core/geometry';
 import type { EdgeKind } from '@/data/records/types';
 import { SvgText } from '@/ui/SvgText';
@@ -38,8 +39,11 @@ export function Outline({
   // The origin of a polygon is its centre of rotation, not the middle of its box.
   const points = shapeSides(shape);
   const flat = points.flat();
-  const midX = (Math.max(...flat.map((p) => p[0])) + Math.min(...flat.map((p) => p[0]))) / 2;
-  const midY = (Math.max(...flat.map((p) => p[1])) + Math.min(...flat.map((p) => p[1]))) / 2;
+  const [[left, right], [low, high]] = [
+    extent(flat.map((p) => p[0])),
+    extent(flat.map((p) => p[1])),
+  ];
+  const [midX, midY] = [(left + right) / 2, (low + high) / 2];
   const bare = (shape.keepBare ?? []).map((b) => flattenPath(b, Math.max(widthM, heightM) / 500));
   const path = (side: readonly (readonly [number, number])[]) =>
     side

@@ -1,7 +1,6 @@
 'use client';
 import { edgeKindsOf } from '@/data/records/types';
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
-import { useEffect, useState } from 'react';
 import { useAct, useNow, useRead, useShop } from '@/data/hooks';
 import type { Defect, Photo } from '@/data/records/types';
 import { repairDefect } from '@/data/repos/bench';
@@ -12,29 +11,32 @@ import { PieceFrame } from '@/features/common/PieceFrame';
 import { STATE_FILL } from '@/features/common/stateWords';
 import { Button } from '@/ui/Button';
 import { Caution } from '@/ui/Caution';
+import { useBlobUrl } from '@/ui/blobUrl';
 import { Panel } from '@/ui/Panel';
 import { DefectForm } from './DefectForm';
 import { DEFECT_GUIDE } from './guide';
 
-/** Photos of a piece with addresses to show them by, and why the newest could not be read. */
-function usePhotos(pieceId: string) {
-  const { value, error } = useRead(
-    (db) => db.photos.where('pieceId').equals(pieceId).toArray(),
-    pieceId,
+/** Photos of a piece, and why the newest could not be read. */
+const usePhotos = (pieceId: string) =>
+  useRead((db) => db.photos.where('pieceId').equals(pieceId).toArray(), pieceId);
+
+function PhotoOf({ photo, what }: { photo: Photo; what: string }) {
+  return (
+    <chakra.img
+      ref={useBlobUrl(photo.blob, 'src')}
+      alt={`Photo of ${what.toLowerCase()}`}
+      maxH="160px"
+      mt="2"
+      borderWidth="1px"
+      borderColor="line"
+    />
   );
-  const [photos, setPhotos] = useState<readonly { photo: Photo; url: string }[]>([]);
-  useEffect(() => {
-    const shown = (value ?? []).map((photo) => ({ photo, url: URL.createObjectURL(photo.blob) }));
-    setPhotos(shown);
-    return () => shown.forEach(({ url }) => URL.revokeObjectURL(url));
-  }, [value]);
-  return { photos, error };
 }
 
 interface RowProps {
   readonly defect: Defect;
   readonly coatName: string;
-  readonly photos: readonly { photo: Photo; url: string }[];
+  readonly photos: readonly Photo[];
 }
 
 function DefectRow({ defect, coatName, photos }: RowProps) {
@@ -59,16 +61,8 @@ function DefectRow({ defect, coatName, photos }: RowProps) {
             Repair: {guide.repair}.
           </Box>
         )}
-        {photos.map(({ photo, url }) => (
-          <chakra.img
-            key={photo.id}
-            src={url}
-            alt={`Photo of ${guide.label.toLowerCase()}`}
-            maxH="160px"
-            mt="2"
-            borderWidth="1px"
-            borderColor="line"
-          />
+        {photos.map((photo) => (
+          <PhotoOf key={photo.id} photo={photo} what={guide.label} />
         ))}
       </Box>
       {!done && (
@@ -129,7 +123,7 @@ function LookPanel({ view }: { view: PieceView }) {
 
 function Inspect({ view }: { view: PieceView }) {
   const { defects, coats } = useShop();
-  const { photos, error: photoTrouble } = usePhotos(view.piece.id);
+  const { value: photos, error: photoTrouble } = usePhotos(view.piece.id);
   const own = defects
     .filter((d) => d.pieceId === view.piece.id)
     .sort((a, b) => b.foundMs - a.foundMs);
@@ -158,7 +152,7 @@ function Inspect({ view }: { view: PieceView }) {
                 key={d.id}
                 defect={d}
                 coatName={coats.find((c) => c.id === d.coatId)?.name ?? 'on the piece'}
-                photos={photos.filter((p) => p.photo.defectId === d.id)}
+                photos={(photos ?? []).filter((p) => p.defectId === d.id)}
               />
             ))}
           </Box>

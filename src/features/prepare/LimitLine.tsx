@@ -1,5 +1,6 @@
 'use client';
 import { Box, chakra, Flex } from '@chakra-ui/react';
+import { extent } from '@/core/numeric';
 import { HALF_PLANE_SIDES, shapeSides, type HalfPlane } from '@/core/geometry';
 import { sandRegion, type PrepFacts, type PrepTask } from '@/core/prep';
 import { useFormat } from '@/features/common/useFormat';
@@ -15,7 +16,11 @@ interface Props {
 }
 
 /** Span of the task's areas across the line, m. */
-function spanOf(facts: PrepFacts, task: PrepTask, side: HalfPlane['side']): [number, number] {
+function spanOf(
+  facts: PrepFacts,
+  task: PrepTask,
+  side: HalfPlane['side'],
+): readonly [number, number] {
   const along = side === 'left' || side === 'right' ? 0 : 1;
   const values = facts.areas
     .filter((a) => task.areaIds.includes(a.id))
@@ -24,7 +29,7 @@ function spanOf(facts: PrepFacts, task: PrepTask, side: HalfPlane['side']): [num
         .flat()
         .map((p) => p[along] + a.at[along]),
     );
-  return values.length > 0 ? [Math.min(...values), Math.max(...values)] : [0, 1];
+  return values.length > 0 ? extent(values) : [0, 1];
 }
 
 /** Sanding on one side of a line only: the side, and where the line lies. */

@@ -1,4 +1,5 @@
 'use client';
+import { extent } from '@/core/numeric';
 import { flattenPath, shapeBox, shapeSides, type HalfPlane, type Point } from '@/core/geometry';
 import { sandRegion, type PlacedTask, type PrepArea, type PrepFacts } from '@/core/prep';
 import { SvgText } from '@/ui/SvgText';
@@ -21,8 +22,8 @@ function viewOf(areas: readonly PrepArea[]): View {
       .map(([x, y]): Point => [x + a.at[0], y + a.at[1]]),
   );
   const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])];
-  const [left, right] = [Math.min(...xs), Math.max(...xs)];
-  const [low, high] = [Math.min(...ys), Math.max(...ys)];
+  const [left, right] = extent(xs);
+  const [low, high] = extent(ys);
   const scale = Math.min(
     (WIDTH - 2 * PAD) / (right - left || 1),
     (MAX_HEIGHT - 2 * PAD) / (high - low || 1),

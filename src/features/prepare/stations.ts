@@ -1,3 +1,4 @@
+import { extent } from '@/core/numeric';
 import { shapeSides, type Point } from '@/core/geometry';
 import type { EdgeRef, PlacedTask, PrepArea, PrepFacts } from '@/core/prep';
 
@@ -12,11 +13,12 @@ const AT_THE_EDGE = ['mask', 'unmask', 'edge ground', 'rim gap'];
 
 const boxOf = (area: PrepArea) => {
   const points = shapeSides(area.shape).flat();
-  const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])];
+  const [left, right] = extent(points.map((p) => p[0]));
+  const [low, high] = extent(points.map((p) => p[1]));
   return {
-    left: Math.min(...xs) + area.at[0],
-    right: Math.max(...xs) + area.at[0],
-    midY: (Math.min(...ys) + Math.max(...ys)) / 2 + area.at[1],
+    left: left + area.at[0],
+    right: right + area.at[0],
+    midY: (low + high) / 2 + area.at[1],
   };
 };
 

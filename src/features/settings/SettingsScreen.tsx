@@ -57,7 +57,11 @@ function MoneyFields({
   );
 }
 
-function SettingsForm() {
+/**
+ * The form of the settings. Fields that another tab changes follow unless they are being typed in; what both
+ * changed is asked about when it is saved.
+ */
+function useSettingsForm() {
   const { settings } = useShop();
   const act = useAct();
   const format = useFormat();
@@ -100,9 +104,14 @@ function SettingsForm() {
     // The words of the fields follow the row alone.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [settings, reset]);
+  return { register, save, formState, saved, touched: () => onSaved(false) };
+}
+
+function SettingsForm() {
+  const { register, save, formState, saved, touched } = useSettingsForm();
   const error = (field: keyof SettingsDraft) => formState.errors[field]?.message;
   return (
-    <form onSubmit={(e) => void save(e)} noValidate onChange={() => onSaved(false)}>
+    <form onSubmit={(e) => void save(e)} noValidate onChange={touched}>
       <Grid templateColumns="1fr 1fr" gap="4">
         <SelectField
           label="Units"

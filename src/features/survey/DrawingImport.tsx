@@ -1,13 +1,14 @@
 'use client';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import { DRAWING_UNITS, type DrawingRead } from '@/core/exchange/drawing';
+import { DRAWING_LIMITS, DRAWING_UNITS, type DrawingRead } from '@/core/exchange/drawing';
 import { outlineFromDrawing } from '@/core/exchange/outlineFromDrawing';
 import { formatQuantity } from '@/core/units';
 import { Outline } from '@/features/common/Outline';
+import { Button } from '@/ui/Button';
 import { FieldRow } from '@/ui/FieldRow';
 import { SelectField } from '@/ui/SelectField';
-import { computeClient } from '@/workers/client';
+import { fileClient } from '@/workers/client';
 import { drawingTrouble } from './readSurvey';
 import { emptyArea, emptyEdge } from './draft';
 import { useSurvey } from './SurveyContext';
@@ -20,14 +21,13 @@ interface Chosen {
   readonly unitM: number;
 }
 
-/** Reads the file in the worker: SVG or DXF, by its first words. */
-async function readDrawing(file: File): Promise<DrawingRead> {
-  const { size } = file;
-  if (size > 20_000_000) throw new Error('This file is over 20 MB: no outline needs that much.');
+/** Reads the file in the worker: a text that begins like XML as SVG, any other as DXF. */
+async function readDrawing(file: File, signal: AbortSignal): Promise<DrawingRead> {
+  if (file.size > DRAWING_LIMITS.characters)
+    throw new Error('This file is over 6 MB: no outline needs that much.');
   const text = await file.text();
-  const result = /<svg[\s>]/i.test(text.slice(0, 5000))
-    ? await computeClient().compute('readSvg', { text })
-    : await computeClient().compute('readDxf', { text });
+  const name = /^\uFEFF?\s*</.test(text) ? 'readSvg' : 'readDxf';
+  const result = await fileClient().compute(name, { text }, { signal });
   if (!result.shapes.some((s) => s.closed))
     throw new Error('No closed shape was found in this file.');
   return result;
@@ -121,11 +121,17 @@ function Shapes({ chosen, onChange }: { chosen: Chosen; onChange: (next: Chosen)
   );
 }
 
+interface Reading {
+  readonly name: string;
+  readonly stop: AbortController;
+}
+
 /** Takes an outline from an SVG or DXF file: choose which shape is the piece, which stay bare or are recesses. */
 export function DrawingImport() {
   const { area, index, edit, editArea, errors, format } = useSurvey();
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [trouble, setTrouble] = useState<string>();
+  const [reading, setReading] = useState<Reading | null>(null);
   const kept = area.outline !== null;
   const apply = (next: Chosen) => {
     setChosen(next);
@@ -167,12 +173,16 @@ export function DrawingImport() {
     if (!file) return;
     // What was read before is gone, so that nothing is chosen in the wrong file.
     setChosen(null);
+    reading?.stop.abort();
+    const stop = new AbortController();
+    setReading({ name: file.name, stop });
     try {
-      const read = await readDrawing(file);
+      const read = await readDrawing(file, stop.signal);
       apply({ read, outer: largest(read), bare: [], recess: [], unitM: read.unitM ?? 1e-3 });
     } catch (e) {
-      setTrouble(e instanceof Error ? drawingTrouble(e) : String(e));
+      if (!stop.signal.aborted) setTrouble(e instanceof Error ? drawingTrouble(e) : String(e));
     }
+    setReading((now) => (now?.stop === stop ? null : now));
   };
   const error = trouble ?? errors[`areas.${index}.outline`];
   return (
@@ -191,6 +201,14 @@ export function DrawingImport() {
           />
         )}
       </FieldRow>
+      {reading && (
+        <Flex role="status" align="center" gap="3">
+          <Box flex="1">Reading {reading.name} …</Box>
+          <Button size="sm" onClick={() => reading.stop.abort()}>
+            Cancel
+          </Button>
+        </Flex>
+      )}
       {chosen && chosen.read.unitM === null && (
         <SelectField
           label="One drawing unit is"

@@ -2,7 +2,7 @@
 import { Heading } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useAct } from '@/data/hooks';
-import { addPiece, type NewPhoto, type Survey } from '@/data/repos/bench';
+import { addPiece, type NewPhoto, type Survey } from '@/data/repos/survey';
 import { useFormat } from '@/features/common/useFormat';
 import { emptyDraft } from './draft';
 import { SurveyForm } from './SurveyForm';

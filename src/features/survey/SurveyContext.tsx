@@ -9,7 +9,7 @@ import {
   type Dispatch,
   type ReactNode,
 } from 'react';
-import type { NewPhoto } from '@/data/repos/bench';
+import type { NewPhoto } from '@/data/repos/survey';
 import { useFormat, type Format } from '@/features/common/useFormat';
 import { fitEdges, sideCount, type AreaDraft, type EdgeDraft, type SurveyDraft } from './draft';
 import { startHistory, stepHistory, type HistoryAction } from './history';

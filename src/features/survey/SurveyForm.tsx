@@ -1,7 +1,7 @@
 'use client';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState, type FormEvent, type KeyboardEvent } from 'react';
-import type { NewPhoto, Survey } from '@/data/repos/bench';
+import type { NewPhoto, Survey } from '@/data/repos/survey';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import type { SurveyDraft } from './draft';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { fluidityLeft } from '@/core/film';
 import { mixDensity } from '@/core/resin';
 import { useAct, useShop } from '@/data/hooks';
-import { changeSurvey, surveyOf, type NewPhoto, type Survey } from '@/data/repos/bench';
+import { changeSurvey, surveyOf, type NewPhoto, type Survey } from '@/data/repos/survey';
 import { clockText } from '@/features/common/clockText';
 import type { PieceView } from '@/features/common/coatView';
 import { PieceFrame } from '@/features/common/PieceFrame';

@@ -11,7 +11,7 @@ import {
 } from '@/core/geometry';
 import type { Issue } from '@/core/result';
 import type { Damage, Edge, LevelReading, Relief } from '@/data/records/types';
-import type { Survey, SurveyedArea } from '@/data/repos/bench';
+import type { Survey, SurveyedArea } from '@/data/repos/survey';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { Format } from '@/features/common/useFormat';
 import { ComputeError } from '@/workers/client';
@@ -294,8 +294,12 @@ export function drawingTrouble(what: Issue | Error | undefined): string {
   if (what?.code === 'out-of-range' && what.value === 0) return 'This outline has no area.';
   if (what?.code === 'out-of-range')
     return 'The outline is not between 1 mm and 10 m. Choose another unit or size.';
-  if (what?.code === 'does-not-fit') return 'A part that stays bare lies outside the outline.';
+  const bare = what?.path[0] === 'keepBare';
+  if (what?.code === 'does-not-fit')
+    return bare && what.value === 'outside'
+      ? 'A part that stays bare lies outside the outline.'
+      : 'This outline is too intricate: draw it with fewer points.';
   if (what?.code === 'not-allowed')
-    return `This outline crosses itself near ${(what.value as readonly number[]).map((v) => `${(v * 1000).toFixed(0)} mm`).join(', ')} from its middle.`;
+    return `${bare ? 'A part that stays bare' : 'This outline'} crosses itself near ${(what.value as readonly number[]).map((v) => `${(v * 1000).toFixed(0)} mm`).join(', ')} from its middle.`;
   return 'Choose a closed shape as the outline.';
 }

@@ -54,8 +54,8 @@ export function BigAction({
       aria-disabled={!armed.isArmed || undefined}
       opacity={armed.isArmed || disabled ? 1 : 0.55}
       {...armed.handlers}
-      onPointerDown={(event) => {
-        armed.handlers.onPointerDown(event);
+      onPointerDown={() => {
+        armed.handlers.onPointerDown();
         holding.start();
       }}
       onPointerUp={holding.stop}

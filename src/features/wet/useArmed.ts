@@ -1,11 +1,4 @@
-import {
-  useEffect,
-  useLayoutEffect,
-  useRef,
-  useState,
-  type KeyboardEvent,
-  type PointerEvent,
-} from 'react';
+import { useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
 
 /** A control that has just come takes no tap for this long: the second tap on the one before it lands here. */
 export const DEAF_MS = 700;
@@ -35,7 +28,7 @@ export function useArmed(token: string) {
   return {
     isArmed,
     handlers: {
-      onPointerDown: (_event: PointerEvent) => onDown(),
+      onPointerDown: onDown,
       onKeyDown: (event: KeyboardEvent) => {
         if (!event.repeat) onDown();
       },

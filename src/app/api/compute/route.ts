@@ -1,25 +1,49 @@
-import { runCompute, type Fault } from '@/core/compute';
+import { refusal, runInThread, type Answer } from '@/workers/server';
 
 const LARGEST_BODY = 1_000_000;
 
-const refuse = (status: number, message: string) => {
-  const faults: Fault[] = [{ code: 'not-allowed', path: [], message }];
-  return Response.json({ faults }, { status });
-};
+/** The text of a body, or null when it is longer than allowed, whatever its header says. */
+async function boundedText(request: Request): Promise<string | null> {
+  const reader = request.body?.getReader();
+  if (!reader) return '';
+  const decoder = new TextDecoder();
+  let [text, bytes] = ['', 0];
+  for (;;) {
+    const { done, value } = await reader.read();
+    if (done) return text + decoder.decode();
+    bytes += value.length;
+    if (bytes > LARGEST_BODY) {
+      await reader.cancel();
+      return null;
+    }
+    text += decoder.decode(value, { stream: true });
+  }
+}
+
+/** Why a request is refused before it is read; null when it is not. */
+function refuse(request: Request): Answer | null {
+  const { headers } = request;
+  const origin = headers.get('origin');
+  // A page of another origin may not use this bench's arithmetic.
+  if (origin !== null && URL.canParse(origin) && new URL(origin).host !== headers.get('host'))
+    return refusal(403, 'Requests of another origin are refused.');
+  if (origin === 'null' || headers.get('sec-fetch-site') === 'cross-site')
+    return refusal(403, 'Requests of another origin are refused.');
+  const type = headers.get('content-type')?.split(';')[0]?.trim().toLowerCase();
+  if (type !== 'application/json')
+    return refusal(415, 'The Content-Type must be application/json.');
+  return Number(headers.get('content-length') ?? 0) > LARGEST_BODY ? TOO_LARGE : null;
+}
+
+const TOO_LARGE = refusal(413, `The body is over ${LARGEST_BODY} bytes.`);
 
 /** `POST /api/compute`: Bilamina's arithmetic for scripts and other programs. See docs/api.md. */
 export async function POST(request: Request): Promise<Response> {
-  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_BODY)
-    return refuse(413, `The body is over ${LARGEST_BODY} bytes.`);
-  const text = await request.text();
-  if (text.length > LARGEST_BODY) return refuse(413, `The body is over ${LARGEST_BODY} bytes.`);
-  let body: unknown;
-  try {
-    body = JSON.parse(text);
-  } catch {
-    return refuse(400, 'The body is not JSON.');
-  }
-  const response = runCompute(body);
-  if (!response.ok) return Response.json({ faults: response.faults }, { status: 422 });
-  return Response.json({ compute: response.compute, result: response.result });
+  const refused = refuse(request);
+  const text = refused ? null : await boundedText(request);
+  const answer = refused ?? (text === null ? TOO_LARGE : await runInThread(text));
+  return new Response(answer.body, {
+    status: answer.status,
+    headers: { 'content-type': 'application/json' },
+  });
 }

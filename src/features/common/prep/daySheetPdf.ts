@@ -1,4 +1,5 @@
 import type { Color, PDFFont, PDFPage } from 'pdf-lib';
+import { extent } from '@/core/numeric';
 import type { UnitSystem } from '@/core/units';
 import type { DayPiece, DaySheet } from './daySheet';
 import { CAUTION_WORDS, DEFER } from './words';
@@ -57,8 +58,8 @@ interface Writer {
 function outlinePath({ outline }: DayPiece): { path: string; scale: number } | null {
   if (outline.length < 3) return null;
   const [xs, ys] = [outline.map((p) => p[0]), outline.map((p) => p[1])];
-  const [left, top] = [Math.min(...xs), Math.max(...ys)];
-  const scale = THUMB / Math.max(Math.max(...xs) - left, top - Math.min(...ys));
+  const [[left, right], [low, top]] = [extent(xs), extent(ys)];
+  const scale = THUMB / Math.max(right - left, top - low);
   const step = Math.max(1, Math.floor(outline.length / 200));
   const points = outline
     .filter((_, i) => i % step === 0)

@@ -1,4 +1,5 @@
 import { createContext, useContext } from 'react';
+import { extent } from '@/core/numeric';
 import type { Point } from '@/core/geometry';
 
 /** Which part of the plan is shown: px to a metre, and the plan point in the middle. */
@@ -26,8 +27,8 @@ const MARGIN_PX = { x: 92, y: 52 } as const;
 /** The view that shows all points, or 300 mm when there is nothing to show. */
 export function fitView(points: readonly Point[], { width, height }: Size): View {
   const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])];
-  const [left, right] = points.length > 0 ? [Math.min(...xs), Math.max(...xs)] : [-0.15, 0.15];
-  const [low, high] = points.length > 0 ? [Math.min(...ys), Math.max(...ys)] : [-0.1, 0.1];
+  const [left, right] = points.length > 0 ? extent(xs) : [-0.15, 0.15];
+  const [low, high] = points.length > 0 ? extent(ys) : [-0.1, 0.1];
   const scale = Math.min(
     (width - 2 * MARGIN_PX.x) / Math.max(1e-3, right - left),
     (height - 2 * MARGIN_PX.y) / Math.max(1e-3, high - low),

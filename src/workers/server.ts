@@ -1,0 +1,2 @@
+export { refusal, type Answer } from './serveJob';
+export { runInThread } from './threadPool';
