@@ -103,3 +103,34 @@ export async function makeReady(page: Page): Promise<void> {
   await expect(ready).toBeVisible();
   await openStage(page, 'coats');
 }
+
+/** The large button of a wet step, once it takes taps: it is deaf for a moment after its words come. */
+export async function mainButton(page: Page, name: RegExp | string) {
+  const button = page.getByRole('button', { name });
+  await expect(button).toBeVisible();
+  await expect(button).toBeEnabled();
+  return button;
+}
+
+/** Presses the large button of a wet step. */
+export async function pressMain(page: Page, name: RegExp | string): Promise<void> {
+  await (await mainButton(page, name)).click();
+}
+
+/** The part that is being weighed reads as wanted, and is in. */
+export async function weighIn(page: Page, part: 'A' | 'B'): Promise<void> {
+  await expect(page.getByRole('heading', { name: `Weigh part ${part}` })).toBeVisible();
+  await page.getByRole('button', { name: /The scale shows/ }).click();
+  await pressMain(page, new RegExp(`^${part} is in`));
+}
+
+/** Holds a button down, as one does what must not be done by a tap. */
+export async function holdDown(page: Page, name: RegExp): Promise<void> {
+  const button = await mainButton(page, name);
+  const box = await button.boundingBox();
+  if (!box) throw new Error('nothing to hold');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await expect(button).toHaveCount(0);
+  await page.mouse.up();
+}

@@ -1,4 +1,14 @@
-import { downloaded, expect, makeReady, openDemo, openPiece, test } from './bench';
+import {
+  downloaded,
+  expect,
+  mainButton,
+  makeReady,
+  openDemo,
+  openPiece,
+  pressMain,
+  test,
+  weighIn,
+} from './bench';
 
 test('new piece to logged, curing coat, exported and imported again', async ({ page }) => {
   await openDemo(page, '/pieces/new');
@@ -36,14 +46,13 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
   await makeReady(page);
   await page.getByRole('link', { name: 'Add to a wet session' }).click();
   await page.getByRole('button', { name: 'Start: weigh A' }).click();
-  await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
-  await page.keyboard.press('Space');
+  await weighIn(page, 'A');
   await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
   await page.getByRole('button', { name: '+10' }).click();
   await expect(page.getByText(/of A to restore the ratio/)).toBeVisible();
   await page.getByRole('button', { name: '−10' }).click();
-  await page.getByRole('button', { name: /B is in, stir/ }).click();
-  await page.getByRole('button', { name: /Start stirring/ }).click();
+  await pressMain(page, /^B is in, stir/);
+  await pressMain(page, /Start stirring/);
 
   // Reload in the middle of the stir loses nothing: the clock comes from the record.
   await page.clock.fastForward('01:30');
@@ -53,10 +62,10 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
   await expect(page.getByRole('timer', { name: 'Stirred for' })).toHaveText(/^1:3\d$/);
   await page.clock.fastForward('02:40');
   await expect(page.getByText('Long enough: look for streaks once more')).toBeVisible();
-  await page.getByRole('button', { name: /Stirred, no streaks/ }).click();
-  await page.getByRole('button', { name: /Poured: Ticket window sill/ }).click();
+  await pressMain(page, /Stirred, no streaks/);
+  await pressMain(page, /Poured: Ticket window sill/);
   await page.clock.fastForward('05:00');
-  await page.getByRole('button', { name: /Covered/ }).click();
+  await pressMain(page, /Covered/);
   await expect(page.getByRole('heading', { name: 'Covered. The clocks run.' })).toBeVisible();
   await page.getByRole('link', { name: 'See its windows' }).click();
 
@@ -136,16 +145,23 @@ test('undo takes a wrong tap back, and too much B is put right with A', async ({
   await page.getByRole('link', { name: 'Add to a wet session' }).click();
   await page.getByRole('button', { name: 'Start: weigh A' }).click();
   await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+  // By keyboard alone: R is the reading, the space bar takes it in once the button takes taps.
+  await page.keyboard.press('r');
+  await mainButton(page, /^A is in/);
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
+  await mainButton(page, /Undo: weighed A/);
   await page.keyboard.press('u');
   await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+  // What was read is still there.
+  await expect(page.getByText(/✓ read:/)).toBeVisible();
+  await mainButton(page, /^A is in/);
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
   await page.getByRole('button', { name: '+10' }).click();
   await page.getByRole('button', { name: /of A is added/ }).click();
   await expect(page.getByText(/✓ [+−]?0\.\d % B/)).toBeVisible();
-  await page.getByRole('button', { name: /B is in, stir/ }).click();
+  await pressMain(page, /^B is in, stir/);
   await expect(page.getByRole('heading', { name: 'Stir', exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Today' }).click();
   await expect(page.getByRole('link', { name: /Go on at the bench: stir/ })).toBeVisible();

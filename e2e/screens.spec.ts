@@ -63,7 +63,12 @@ test('the wet session by keyboard alone; every step passes axe, targets are larg
   for (const title of ['Weigh part A', 'Weigh part B', 'Stir', 'Stirring', 'Pour', 'Cover']) {
     await expect(page.getByRole('heading', { level: 1, name: title, exact: true })).toBeVisible();
     await expectAccessible(page);
-    const box = await page.locator('button[aria-keyshortcuts="Space"]').boundingBox();
+    if (title.startsWith('Weigh')) await page.keyboard.press('r');
+    if (title === 'Stirring') await page.clock.fastForward('04:00');
+    const main = page.locator('button[aria-keyshortcuts="Space"]');
+    await expect(main).toBeEnabled();
+    await expect(main).not.toContainText('hold');
+    const box = await main.boundingBox();
     expect(Math.min(box?.height ?? 0, box?.width ?? 0)).toBeGreaterThanOrEqual(64);
     const poured =
       title === 'Pour' ? await page.getByRole('button', { name: /Poured: / }).innerText() : '';

@@ -1,4 +1,15 @@
-import { expect, expectAccessible, makeReady, openDemo, openPiece, test } from './bench';
+import {
+  expect,
+  expectAccessible,
+  holdDown,
+  mainButton,
+  makeReady,
+  openDemo,
+  openPiece,
+  pressMain,
+  test,
+  weighIn,
+} from './bench';
 
 test.describe('at the bench, 1024 × 768 touch', () => {
   test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true });
@@ -25,18 +36,24 @@ test.describe('at the bench, 1024 × 768 touch', () => {
       }
     };
     await fits('Weigh part A');
-    await page.getByRole('button', { name: /A is in/ }).tap();
+    await page.getByRole('button', { name: /The scale shows/ }).tap();
+    await (await mainButton(page, /^A is in/)).tap();
     await fits('Weigh part B');
     for (const key of ['−10', '−1', '−0.1', '+0.1', '+1', '+10']) {
       const box = await page.getByRole('button', { name: key, exact: true }).boundingBox();
       expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(64);
     }
-    await page.getByRole('button', { name: /B is in/ }).tap();
+    // Too much B: the ratio, the key that restores it and the reading all have room.
+    await page.getByRole('button', { name: '+10', exact: true }).tap();
+    await expect(page.getByRole('button', { name: /of A is added/ })).toBeVisible();
+    await fits('Weigh part B');
+    await page.getByRole('button', { name: '−10', exact: true }).tap();
+    await (await mainButton(page, /^B is in/)).tap();
     await fits('Stir');
-    await page.getByRole('button', { name: /Start stirring/ }).tap();
+    await (await mainButton(page, /Start stirring/)).tap();
     await fits('Stirring');
     await page.clock.fastForward('04:00');
-    await page.getByRole('button', { name: /Stirred/ }).tap();
+    await (await mainButton(page, /Stirred/)).tap();
     await fits('Pour');
     // 498 g of Millrace at 22 °C keep about 36 min from the mixing.
     await expect(page.getByRole('timer', { name: 'Working time' })).toContainText(
@@ -62,15 +79,16 @@ test('one batch serves two pieces, poured one after the other, each with its own
   await expect(mix).not.toHaveText(String(alone));
   expect(Number.parseFloat(await mix.innerText())).toBeGreaterThan(alone + 400);
   await page.getByRole('button', { name: 'Start: weigh A' }).click();
-  await page.getByRole('button', { name: /A is in/ }).click();
-  await page.getByRole('button', { name: /B is in/ }).click();
-  await page.getByRole('button', { name: /Start stirring/ }).click();
-  await page.getByRole('button', { name: /Stirred/ }).click();
-  await page.getByRole('button', { name: 'Poured: Relief map' }).click();
+  await weighIn(page, 'A');
+  await weighIn(page, 'B');
+  await pressMain(page, /Start stirring/);
+  await page.clock.fastForward('04:00');
+  await pressMain(page, /Stirred/);
+  await pressMain(page, /Poured: Relief map/);
   await page.clock.fastForward('06:00');
   await expect(page.getByRole('button', { name: /Covered/ })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Poured: Viaduct painting' }).click();
-  await page.getByRole('button', { name: /Covered/ }).click();
+  await pressMain(page, /Poured: Viaduct painting/);
+  await pressMain(page, /Covered/);
   const opens = page.getByRole('button', { name: /Recoat opens/ });
   await expect(opens).toHaveCount(2);
   const times = await opens.allInnerTexts();
@@ -98,4 +116,81 @@ test('a session can be left before mixing, found again from the strip, and is on
   await expect(strip).not.toContainText('wet session');
   await openPiece(page, 'Viaduct painting', 'coats');
   await expect(page.getByRole('link', { name: 'Add to a wet session' })).toBeVisible();
+});
+
+test('two quick taps on one place take one step; what must not be tapped is held, and logged as what it is', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await openPiece(page, 'Viaduct painting', 'coats');
+  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await page.getByRole('button', { name: 'Start: weigh A' }).click();
+  await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+
+  // Not read: a tap, however long one waits, takes nothing in.
+  await (await mainButton(page, /A is in, not read: hold/)).click();
+  await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+  await page.getByRole('button', { name: /The scale shows/ }).click();
+  const box = await (await mainButton(page, /^A is in/)).boundingBox();
+  const at = [(box?.x ?? 0) + 200, (box?.y ?? 0) + 60] as const;
+  // Two taps on one place, 40 to 400 ms apart: B is asked for, nothing is mixed.
+  await page.mouse.dblclick(...at);
+  await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
+  await page.mouse.click(...at);
+  await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
+  // A key that is held down goes on as little.
+  await page.keyboard.press('r');
+  await mainButton(page, /^B is in/);
+  await page.keyboard.down('Space');
+  await expect(page.getByRole('heading', { name: 'Stir', exact: true })).toBeVisible();
+  await page.clock.runFor(2000);
+  for (let i = 0; i < 5; i += 1) await page.keyboard.down('Space');
+  await expect(page.getByRole('heading', { name: 'Stir', exact: true })).toBeVisible();
+  await page.keyboard.up('Space');
+  await pressMain(page, /Start stirring/);
+
+  // A stir that is too short wants a hold, and is logged as short.
+  await (await mainButton(page, /Stirred short: hold/)).click();
+  await expect(page.getByRole('heading', { name: 'Stirring' })).toBeVisible();
+  await holdDown(page, /Stirred short: hold/);
+  await expect(page.getByRole('heading', { name: 'Pour', exact: true })).toBeVisible();
+  // Undo takes back one act, though it is tapped twice.
+  await (await mainButton(page, /Undo: stirred/)).dblclick();
+  await expect(page.getByRole('heading', { name: 'Stirring' })).toBeVisible();
+  await page.getByRole('link', { name: 'Today' }).click();
+  await page.getByRole('link', { name: 'Book' }).click();
+  const log = page.getByRole('region', { name: 'Log' });
+  await expect(log.getByRole('listitem').filter({ hasText: 'at least 120' })).toContainText(
+    'short',
+  );
+  await expect(log.getByText('(undone)')).toHaveCount(1);
+  await expect(log.getByRole('listitem').filter({ hasText: 'weighed A' }).first()).toContainText(
+    'read',
+  );
+});
+
+test('a reading survives a reload; a weight that nobody read is stored as assumed', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await openPiece(page, 'Viaduct painting', 'coats');
+  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await page.getByRole('button', { name: 'Start: weigh A' }).click();
+  await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+  await page.getByRole('button', { name: '+1', exact: true }).click();
+  await page.getByRole('button', { name: '+1', exact: true }).click();
+  const read = page.getByText(/✓ read:/);
+  await expect(read).toBeVisible();
+  const told = await read.innerText();
+  await expect(page).toHaveURL(/\/wet\/[^n]/);
+  await page.reload();
+  await expect(read).toHaveText(told);
+  await pressMain(page, /^A is in/);
+  await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
+  await holdDown(page, /B is in, stir, not read: hold/);
+  await expect(page.getByRole('heading', { name: 'Stir', exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Today' }).click();
+  await page.getByRole('link', { name: 'Book' }).click();
+  const mixed = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
+  await expect(mixed.filter({ hasText: 'mixed' }).first()).toContainText('assumed');
 });

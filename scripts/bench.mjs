@@ -79,7 +79,9 @@ add(
 const STEPS = [
   ['Add to a wet session', 'gather the coats'],
   ['Start: weigh A', 'Weigh part A'],
+  ['The scale shows', 'read:'],
   ['A is in', 'Weigh part B'],
+  ['The scale shows', 'read:'],
   ['B is in, stir', 'Start stirring'],
   ['Start stirring', 'stirred for'],
   ['Stirred, no streaks', 'resting since'],
@@ -91,12 +93,16 @@ const STEPS = [
 async function walk() {
   const context = await browser.newContext();
   const page = await context.newPage();
+  await page.clock.install();
   await page.goto(`${origin}/?shop=demo`);
   await page.getByRole('link', { name: /Flood 2, Viaduct/ }).click();
   await page.getByRole('heading', { name: 'Flood 2 takes' }).waitFor();
   const taps = [];
   for (const [button, words] of STEPS) {
-    await page.waitForTimeout(700); // let the link's page be fetched ahead, as it is under a hand
+    // Let the link's page be fetched ahead, as it is under a hand, and a main button take taps.
+    await page.waitForTimeout(900);
+    // Less than the sheet's shortest stir would want a hold.
+    if (button.startsWith('Stirred')) await page.clock.fastForward('04:00');
     taps.push(await tap(page, button, words));
   }
   await context.close();

@@ -30,7 +30,11 @@ const shot = async (name) => {
   await page.waitForTimeout(400);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
 };
-const click = (role, name) => page.getByRole(role, { name }).first().click();
+const click = (role, name) =>
+  page
+    .getByRole(role, { name, exact: typeof name === 'string' && /^[+−]/.test(name) })
+    .first()
+    .click();
 const piece = async (name, stage) => {
   await click('link', 'Pieces');
   await click('heading', name);
@@ -100,13 +104,15 @@ await shot('settings');
 await piece('Viaduct painting', 'coats');
 await click('link', 'Add to a wet session');
 await click('button', 'Start: weigh A');
-await click('button', /A is in/);
+await click('button', /The scale shows/);
+await click('button', /^A is in/);
 await page.getByRole('heading', { name: 'Weigh part B' }).waitFor();
-for (const key of ['−1', '−1', '−1', '−1'])
-  await page.getByRole('button', { name: key, exact: true }).click();
+await click('button', /The scale shows/);
+for (const key of ['−1', '−1', '−1', '−1']) await click('button', key);
+await page.waitForTimeout(900);
 await shot('wet-weigh');
-for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: '+1', exact: true }).click();
-await click('button', /B is in, stir/);
+for (let i = 0; i < 4; i += 1) await click('button', '+1');
+await click('button', /^B is in, stir/);
 await click('button', /Start stirring/);
 await page.clock.fastForward('02:10');
 await shot('wet-stir');

@@ -14,6 +14,11 @@ export async function loadTs(file) {
     platform: 'node',
     format: 'esm',
     tsconfig: 'tsconfig.json',
+    jsx: 'automatic',
+    // Packages of the older kind ask for Node's own modules by `require`.
+    banner: {
+      js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+    },
     logLevel: 'error',
   });
   return import(pathToFileURL(outfile).href);

@@ -84,7 +84,7 @@ describe('what is read beside a photo', () => {
 
 describe('what is wrong with a drawing', () => {
   it.each([
-    [{ code: 'does-not-fit', path: [], value: 'outside' }, /stays bare lies outside/],
+    [{ code: 'does-not-fit', path: ['keepBare', 0], value: 'outside' }, /stays bare lies outside/],
     [{ code: 'out-of-range', path: [], value: 0 }, /no area/],
     [{ code: 'out-of-range', path: [], value: 20 }, /between 1 mm and 10 m/],
     [{ code: 'not-allowed', path: [], value: [0.012, -0.003] }, /near 12 mm, -3 mm/],

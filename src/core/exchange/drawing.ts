@@ -44,12 +44,14 @@ export const DRAWING_UNITS: Readonly<Record<string, number>> = {
 };
 
 /**
- * Largest drawing that is read: characters, elements and shapes in it, segments in all its shapes, and the
- * farthest coordinate, units. What is larger would take longer than two seconds.
+ * Largest drawing that is read: characters; elements of an SVG and characters of its path data; lines of a DXF;
+ * shapes, segments in all of them, and the farthest coordinate, units. What is larger would take longer than two seconds.
  */
 export const DRAWING_LIMITS = {
   characters: 6_000_000,
   elements: 50_000,
+  pathData: 1_200_000,
+  lines: 200_000,
   shapes: 5000,
   segments: 100_000,
   reach: 1e7,
@@ -57,6 +59,16 @@ export const DRAWING_LIMITS = {
 
 /** More segments than this and an outline is thinned: it could not be edited. */
 export const MOST_SEGMENTS = 2000;
+
+/** What an outline is called that has more points than can be thinned. */
+export const TOO_INTRICATE = 'outline of far too many points';
+
+/** How often a character stands in a text. */
+export function countOf(text: string, character: string): number {
+  let count = 0;
+  for (let at = text.indexOf(character); at >= 0; at = text.indexOf(character, at + 1)) count += 1;
+  return count;
+}
 
 /** Counts what was left out, by name. */
 export class LeftOutList {
@@ -69,36 +81,46 @@ export class LeftOutList {
   }
 }
 
-/** Points of a ring that are thinned with care, at most. */
-const MOST_LOOKED_THROUGH = 20_000;
+/** Points that one step of thinning looks at, at most: some 20 ms. */
+const MOST_LOOKED_AT = 2e6;
+/** Points of an outline before it is thinned, at most. */
+const MOST_FLATTENED = 60_000;
 /** First step of thinning, share of a shape's size: 0.01 mm in a metre. */
 const FIRST_STEP = 1e-5;
 
-/** A path of too many segments with fewer, and how far it moved at most. Source: Douglas & Peucker 1973. */
-function thinned(path: Path): { readonly path: Path; readonly moved: number } {
+/** Farthest that thinning may move an outline, share of its size: 2 mm in a metre. Judgement. */
+const FARTHEST_MOVED = 2e-3;
+
+/**
+ * A path of too many segments with fewer, and how far it moved at most; null when that would be too far.
+ * Source: Douglas & Peucker 1973.
+ */
+function thinned(path: Path): { readonly path: Path; readonly moved: number } | null {
   if (path.segments.length <= MOST_SEGMENTS) return { path, moved: 0 };
   const { widthM, heightM } = pathBox(path);
   const size = Math.max(widthM, heightM);
-  let ring = flattenPath(path, (size * FIRST_STEP) / 2);
+  let ring = flattenPath(path, (size * FIRST_STEP) / 2, MOST_FLATTENED);
   let moved = 0;
-  // First by distance alone, down to what the finer way can look through in time.
-  for (let step = size * FIRST_STEP; ring.length > MOST_LOOKED_THROUGH; step *= 2) {
-    ring = spacedRing(ring, step);
-    moved += step;
-  }
-  for (let step = size * FIRST_STEP; ring.length > MOST_SEGMENTS && step < size; step *= 2) {
-    ring = thinRing(ring, step);
+  for (let step = size * FIRST_STEP; ring.length > MOST_SEGMENTS; step *= 2) {
+    if (moved + step > size * FARTHEST_MOVED) return null;
+    // What cannot be thinned with care in time is thinned by distance alone.
+    ring = thinRing(ring, step, MOST_LOOKED_AT) ?? spacedRing(ring, step);
     moved += step;
   }
   const [start, ...rest] = ring;
-  if (!start) return { path, moved: 0 };
+  if (!start) return null;
   const segments = [...rest, start].map((to) => ({ kind: 'line', to }) as const);
   return { path: { start, segments }, moved };
 }
 
-/** A found shape from a path run either way, thinned where it has too many segments. */
-export function foundShape(name: string, drawn: Path, closed: boolean): FoundShape {
-  const { path, moved } = closed ? thinned(drawn) : { path: drawn, moved: 0 };
+/**
+ * A found shape from a path run either way, thinned where it has too many segments.
+ * @returns null when it is too intricate to be thinned
+ */
+export function foundShape(name: string, drawn: Path, closed: boolean): FoundShape | null {
+  const fewer = closed ? thinned(drawn) : { path: drawn, moved: 0 };
+  if (!fewer) return null;
+  const { path, moved } = fewer;
   const area = pathArea(path);
   return { name, closed, moved, area: Math.abs(area), path: area < 0 ? reversePath(path) : path };
 }

@@ -11,9 +11,11 @@ import {
 } from '../geometry';
 import { fail, ok, type Result } from '../result';
 import {
+  countOf,
   DRAWING_LIMITS,
   foundShape,
   LeftOutList,
+  TOO_INTRICATE,
   type DrawingRead,
   type FoundShape,
 } from './drawing';
@@ -149,7 +151,7 @@ function closeUp({ start, segments }: Stretch): Path {
  * Source: DXF reference: LINE, LWPOLYLINE and POLYLINE with bulge, ARC, CIRCLE, ELLIPSE, SPLINE.
  */
 export function readDxf(text: string): Result<DrawingRead> {
-  const { characters, segments, shapes: most, reach: farthest } = DRAWING_LIMITS;
+  const { characters, lines, segments, shapes: most, reach: farthest } = DRAWING_LIMITS;
   if (text.length > characters)
     return fail({
       code: 'does-not-fit',
@@ -157,6 +159,9 @@ export function readDxf(text: string): Result<DrawingRead> {
       value: text.length,
       allowed: { max: characters },
     });
+  const rows = countOf(text, '\n');
+  if (rows > lines)
+    return fail({ code: 'does-not-fit', path: ['text'], value: rows, allowed: { max: lines } });
   const leftOut = new LeftOutList();
   const sound = soundDxf(text, leftOut);
   let parsed: ReturnType<DxfParser['parseSync']>;
@@ -196,13 +201,15 @@ export function readDxf(text: string): Result<DrawingRead> {
       value: chained.length,
       allowed: { max: most },
     });
-  const shapes = chained.map((s, i): FoundShape => {
+  const shapes = chained.flatMap((s, i): FoundShape[] => {
     const closed = meets(endOf(s), s.start, tolerance);
-    return foundShape(
+    const shape = foundShape(
       `shape ${i + 1}`,
       closed ? closeUp(s) : { start: s.start, segments: s.segments },
       closed,
     );
+    if (!shape) leftOut.add(TOO_INTRICATE);
+    return shape ? [shape] : [];
   });
   const unit = Number((parsed.header as Record<string, unknown> | undefined)?.['$INSUNITS'] ?? 0);
   return ok({ shapes, unitM: INSUNITS[unit] ?? null, leftOut: leftOut.list() });

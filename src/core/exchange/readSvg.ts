@@ -5,9 +5,11 @@ import { fail, ok, type Result } from '../result';
 import { INCH_M } from '../units';
 import { compose, IDENTITY, matrixOf, type Matrix } from './svgMatrix';
 import {
+  countOf,
   DRAWING_LIMITS,
   foundShape,
   LeftOutList,
+  TOO_INTRICATE,
   type DrawingRead,
   type FoundShape,
 } from './drawing';
@@ -119,8 +121,33 @@ function addCommand(sub: Subpath, command: readonly (string | number)[], from: P
   }
 }
 
+/** Numbers that one command of the path language takes, and what a repeated one goes on as. */
+const TAKES: Readonly<Record<string, readonly [count: number, then: string]>> = {
+  M: [2, 'L'],
+  L: [2, 'L'],
+  T: [2, 'T'],
+  Q: [4, 'Q'],
+  S: [4, 'S'],
+  C: [6, 'C'],
+};
+/** A run of numbers after one command that is longer than this is given its commands, characters. */
+const LONG_RUN = 2000;
+
+/** Path data with a command for each step: the package that reads it takes the square of a long run. */
+const shortRuns = (data: string): string =>
+  data.replace(/([MLTQSC])([^A-DF-Z]{2000,})/gi, (whole, command: string, run: string) => {
+    const [count, then] = TAKES[command.toUpperCase()] ?? [0, ''];
+    const numbers = run.match(/[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?/gi) ?? [];
+    if (run.length < LONG_RUN || count === 0 || numbers.length % count !== 0) return whole;
+    const next = command === command.toUpperCase() ? then : then.toLowerCase();
+    const steps: string[] = [];
+    for (let i = 0; i < numbers.length; i += count)
+      steps.push(`${i === 0 ? command : next}${numbers.slice(i, i + count).join(' ')}`);
+    return steps.join('');
+  });
+
 function subpaths(data: string, matrix: Matrix): Subpath[] | null {
-  const drawn = svgpath(data);
+  const drawn = svgpath(shortRuns(data));
   const path = matrix === IDENTITY ? drawn : drawn.matrix([...matrix]);
   const found: Subpath[] = [];
   path
@@ -170,7 +197,10 @@ function shapeOf(name: string, sub: Subpath): FoundShape | null {
 
 /** Adds the shapes of one drawn element to the walk. */
 function addShapes(tag: string, a: Attributes, matrix: Matrix, walk: Walk): void {
-  const found = subpaths(pathData(tag, a), matrix);
+  const data = pathData(tag, a);
+  walk.data += data.length;
+  if (tooMany(walk)) return;
+  const found = subpaths(data, matrix);
   if (!found) walk.leftOut.add('path that cannot be read');
   const name = a['id'] ?? `${tag} ${walk.shapes.length + 1}`;
   for (const [i, sub] of (found ?? []).entries()) {
@@ -181,6 +211,7 @@ function addShapes(tag: string, a: Attributes, matrix: Matrix, walk: Walk): void
       const parts = found && found.length > 1 ? `${name}, part ${i + 1}` : name;
       const shape = shapeOf(parts, sub);
       if (shape) walk.shapes.push(shape);
+      else if (sub.segments.length > 0) walk.leftOut.add(TOO_INTRICATE);
     }
   }
 }
@@ -206,13 +237,21 @@ interface Walk {
   readonly shapes: FoundShape[];
   readonly leftOut: LeftOutList;
   elements: number;
+  /** Characters of path data. */
+  data: number;
   segments: number;
 }
 
 /** What a walk found too much of, or null. */
-function tooMany({ shapes, elements, segments }: Walk): { value: number; max: number } | null {
-  const { shapes: s, elements: e, segments: n } = DRAWING_LIMITS;
+function tooMany({
+  shapes,
+  elements,
+  data,
+  segments,
+}: Walk): { value: number; max: number } | null {
+  const { shapes: s, elements: e, pathData, segments: n } = DRAWING_LIMITS;
   if (elements > e) return { value: elements, max: e };
+  if (data > pathData) return { value: data, max: pathData };
   if (shapes.length > s) return { value: shapes.length, max: s };
   return segments > n ? { value: segments, max: n } : null;
 }
@@ -254,10 +293,12 @@ function withoutDoctype(text: string): string | null {
  */
 export function readSvg(text: string): Result<DrawingRead> {
   const refuse = (what: string) => fail({ code: 'not-allowed', path: ['text'], value: what });
-  const { characters } = DRAWING_LIMITS;
+  const { characters, elements } = DRAWING_LIMITS;
   const tooLarge = (value: number, max: number) =>
     fail({ code: 'does-not-fit', path: ['text'], value, allowed: { max } });
   if (text.length > characters) return tooLarge(text.length, characters);
+  const tags = countOf(text, '<');
+  if (tags > 2 * elements) return tooLarge(tags, 2 * elements);
   const plain = withoutDoctype(text);
   if (plain === null) return refuse('document type or entities');
   let nodes: XmlNode[];
@@ -275,7 +316,7 @@ export function readSvg(text: string): Result<DrawingRead> {
   }
   const root = nodes.find((node) => 'svg' in node);
   if (!root) return refuse('not SVG');
-  const walk: Walk = { shapes: [], leftOut: new LeftOutList(), elements: 0, segments: 0 };
+  const walk: Walk = { shapes: [], leftOut: new LeftOutList(), elements: 0, data: 0, segments: 0 };
   visit(root['svg'] as XmlNode[], IDENTITY, walk, 0);
   const over = tooMany(walk);
   if (over) return tooLarge(over.value, over.max);

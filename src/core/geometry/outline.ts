@@ -45,9 +45,12 @@ export function pathBox(path: Path): {
   };
 }
 
+/** Points of a ring that goes into a boolean, at most. */
+const MOST_CLIPPED = 20_000;
+
 const ringOf = (path: Path, share: number): Point[] => {
   const { widthM, heightM } = pathBox(path);
-  return flattenPath(path, Math.max(1e-12, Math.max(widthM, heightM) * share));
+  return flattenPath(path, Math.max(1e-12, Math.max(widthM, heightM) * share), MOST_CLIPPED);
 };
 
 /** Area of the keep-bare parts inside the outline, overlaps counted once, m². */

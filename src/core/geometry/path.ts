@@ -160,11 +160,33 @@ export function flattenSegment(from: Point, segment: Segment, toleranceM: number
   );
 }
 
-/** A path as a ring of points, the first not repeated at the end. */
-export function flattenPath(path: Path, toleranceM: number): Point[] {
+/** Straight pieces of a whole path at a tolerance. */
+function piecesOf(path: Path, toleranceM: number): number {
+  let count = 0;
+  for (const { from, segment } of walk(path)) count += pieces(from, segment, toleranceM);
+  return count;
+}
+
+/** Points that a flattened path has at most: what more could tell is below any reading of it. */
+const MOST_POINTS = 200_000;
+
+/**
+ * A path as a ring of points, the first not repeated at the end.
+ * @param toleranceM farthest that a straight piece may lie from the curve, m, > 0
+ * @param most points, at most, as far as its segments allow: the tolerance is widened for a path of many curves
+ */
+export function flattenPath(path: Path, toleranceM: number, most = MOST_POINTS): Point[] {
+  let tolerance = toleranceM;
+  // Four times the tolerance takes half the pieces; a curve takes one at least.
+  for (let count = piecesOf(path, tolerance); count > most && count > path.segments.length;) {
+    tolerance *= 4;
+    count = piecesOf(path, tolerance);
+  }
   const ring: Point[] = [];
-  for (const { from, segment } of walk(path))
-    ring.push(...flattenSegment(from, segment, toleranceM).slice(0, -1));
+  for (const { from, segment } of walk(path)) {
+    const points = flattenSegment(from, segment, tolerance);
+    for (let i = 0; i < points.length - 1; i += 1) ring.push(points[i] ?? from);
+  }
   return ring;
 }
 

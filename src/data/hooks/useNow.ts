@@ -28,5 +28,5 @@ const read = (): number => (now === 0 || listeners.size === 0 ? (now = Date.now(
 
 /** The time of the wall clock, ms since the epoch, once a second and when the tab is shown again. */
 export function useNow(): number {
-  return useSyncExternalStore(subscribe, read, () => 0);
+  return useSyncExternalStore(subscribe, read, read);
 }

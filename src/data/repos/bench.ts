@@ -11,9 +11,9 @@ import {
   type Settings,
 } from '../records/types';
 import { act, type ActionContext } from '../write';
-import { refuseConflicts, type Based } from '../based';
+import { refuseConflicts } from '../based';
 import { StaleActionError } from '../errors';
-import { mergeRecord } from '../merge';
+import { mergeRecord, type Based } from '../merge';
 
 /** The room around a curing coat is warmer or colder from an instant on; all its windows move. */
 export function noteTemperature(
@@ -108,13 +108,15 @@ export function saveResin(
   context: ActionContext,
   resin: Resin,
   based: Based<Resin> | null = null,
-): Promise<void> {
+): Promise<Resin> {
   return act(db, context, ['resins'], async (w) => {
     const known = await db.resins.get(resin.id);
-    const merged = known && based ? mergeRecord(based.base, resin, known, based.prefer) : null;
+    const merged = known && based ? mergeRecord(resin, known, based) : null;
     refuseConflicts(merged?.conflicts ?? []);
-    await w.put('resins', merged?.value ?? resin);
+    const stored = merged?.value ?? resin;
+    await w.put('resins', stored);
     await w.log(known ? 'resin changed' : 'resin added', { text: resin.name });
+    return stored;
   });
 }
 
@@ -128,17 +130,18 @@ export function saveSettings(
   context: ActionContext,
   mine: Settings,
   based: Based<Settings> | null = null,
-): Promise<void> {
+): Promise<Settings> {
   return act(db, context, ['settings', 'air'], async (w) => {
     const known = (await db.settings.get('shop')) ?? DEFAULT_SETTINGS;
-    const merged = based ? mergeRecord(based.base, mine, known, based.prefer) : null;
+    const merged = based ? mergeRecord(mine, known, based) : null;
     refuseConflicts(merged?.conflicts ?? []);
     const settings = merged?.value ?? mine;
     await w.put('settings', settings);
     const { roomTemperatureK: temperatureK, roomHumidity: humidity } = settings;
-    if (known.roomTemperatureK === temperatureK && known.roomHumidity === humidity) return;
+    if (known.roomTemperatureK === temperatureK && known.roomHumidity === humidity) return settings;
     await w.put('air', { id: context.newId(), fromMs: context.nowMs, temperatureK, humidity });
     await w.log('air noted', { figures: { temperatureK, humidity } });
+    return settings;
   });
 }
 

@@ -1,7 +1,7 @@
-import { refuseConflicts, type Based } from '../based';
+import { refuseConflicts } from '../based';
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
-import { mergeRecord, mergeRows } from '../merge';
+import { mergeRecord, mergeRows, type Based } from '../merge';
 import type { Area, Id, Photo, Piece, Support } from '../records/types';
 import { act, type ActionContext } from '../write';
 import { coatRows, pieceRows } from './coats';
@@ -44,14 +44,18 @@ export const surveyOf = (piece: Piece, areas: readonly Area[]): Survey => {
 };
 
 /** What was surveyed here brought together with what was saved elsewhere since. */
-function mergedSurvey(mine: Survey, theirs: Survey, { base, prefer }: Based<Survey>): Survey {
-  const piece = mergeRecord(
-    without(base, 'areas'),
-    without(mine, 'areas'),
-    without(theirs, 'areas'),
-    prefer,
-  );
-  const areas = mergeRows(base.areas, mine.areas, theirs.areas, prefer);
+function mergedSurvey(
+  mine: Survey,
+  theirs: Survey,
+  { base, read = base, prefer = null }: Based<Survey>,
+): Survey {
+  const told = (s: Survey) => without(s, 'areas');
+  const piece = mergeRecord(told(mine), told(theirs), {
+    ...{ base: told(base), read: told(read), prefer },
+  });
+  const areas = mergeRows(mine.areas, theirs.areas, {
+    ...{ base: base.areas, read: read.areas, prefer },
+  });
   refuseConflicts([...piece.conflicts, ...areas.conflicts]);
   return { ...piece.value, areas: areas.value };
 }
@@ -87,6 +91,7 @@ const photoRows = (
  * Saves a piece's survey. Areas that are gone from it are deleted; one that a coat lies or is planned on
  * must stay. Pictures that no area names any more go as well.
  * @param based what it was made from: what others changed since is kept
+ * @returns the survey as it is stored now
  * @throws StaleActionError when the piece is gone or a needed area would go; ActionError `conflict`
  */
 export function changeSurvey(
@@ -96,7 +101,7 @@ export function changeSurvey(
   survey: Survey,
   photos: readonly NewPhoto[] = [],
   based: Based<Survey> | null = null,
-): Promise<void> {
+): Promise<Survey> {
   return act(db, context, ['pieces', 'areas', 'coats', 'resins', 'photos'], async (w) => {
     const piece = await db.pieces.get(pieceId);
     if (!piece) throw new StaleActionError('This piece is no longer there.');
@@ -112,12 +117,14 @@ export function changeSurvey(
     await db.areas.bulkDelete(gone.map((a) => a.id));
     await w.put('pieces', { ...piece, ...told });
     for (const row of photoRows(context, pieceId, photos)) await w.put('photos', row);
-    for (const row of areaRows(context, pieceId, areas)) await w.put('areas', row);
+    const stored = areaRows(context, pieceId, areas);
+    for (const row of stored) await w.put('areas', row);
     const named = new Set(areas.flatMap(photosOf));
     await db.photos.bulkDelete(before.flatMap(photosOf).filter((id) => !named.has(id)));
     const rows = await pieceRows(db, pieceId);
     for (const row of coatRows(rows, rows.coats)) await w.put('coats', row);
     await w.log('piece changed', { pieceId, text: told.name });
+    return surveyOf({ ...piece, ...told }, stored);
   });
 }
 

@@ -111,8 +111,8 @@ function SheetForm({ resin }: { resin: Resin | null }) {
   const [saved, setSaved] = useState(false);
   const [id] = useState<string>(() => resin?.id ?? crypto.randomUUID());
   const initial = resin ? draftOfResin(resin, format) : TYPICAL;
-  // What the sheet said when typing began, as this form reads it: what others change since is theirs.
-  const [begun, setBegun] = useState(initial);
+  // The sheet when typing began, as it was stored and as this form reads it: what others change since is theirs.
+  const [begun, setBegun] = useState({ stored: resin, draft: initial });
   const form = useForm<SheetDraft>({
     defaultValues: initial,
     mode: 'onTouched',
@@ -126,20 +126,21 @@ function SheetForm({ resin }: { resin: Resin | null }) {
     const final = readSheet(form.getValues(), format);
     if (!final.ok) return;
     const row = { ...final.value, id };
-    const was = readSheet(begun, format);
-    const base = was.ok ? { ...was.value, id } : (resin ?? row);
+    const was = readSheet(begun.draft, format);
+    const base = begun.stored ?? row;
+    const read = was.ok ? { ...was.value, id } : base;
     const outcome = await act(
       `save ${row.name}`,
-      (db, c, prefer) => saveResin(db, c, row, { base, prefer }),
+      (db, c, prefer) => saveResin(db, c, row, { base, read, prefer }),
       row,
     );
-    const done = () => {
+    const done = (stored: Resin) => {
       form.reset(form.getValues());
-      setBegun(form.getValues());
+      setBegun({ stored, draft: form.getValues() });
       setSaved(true);
       if (!resin) router.replace(`/resins/${row.id}`);
     };
-    if (outcome.ok) done();
+    if (outcome.ok) done(outcome.value);
     else void outcome.later.then(done);
   });
   // Another tab saved the sheet: fields that are not being typed in follow, the others stay.

@@ -48,7 +48,7 @@ export function Keeping() {
         </Box>
       </Box>
       <Button asChild mt="3">
-        <Link href="/book">Save the whole shop to a file, in the Book</Link>
+        <Link href="/book">Back up the whole shop</Link>
       </Button>
     </Panel>
   );

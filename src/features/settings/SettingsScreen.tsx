@@ -68,8 +68,8 @@ function useSettingsForm() {
   const [saved, onSaved] = useState(false);
   const read = (draft: SettingsDraft) => readSettings(draft, format);
   const stored = draftOfSettings(settings, format);
-  // What the settings said when typing began, as this form reads them: what others change since is theirs.
-  const [begun, setBegun] = useState(stored);
+  // The settings when typing began, as stored and as this form reads them: what others change since is theirs.
+  const [begun, setBegun] = useState({ row: settings, draft: stored });
   const { register, handleSubmit, getValues, reset, formState } = useForm<SettingsDraft>({
     defaultValues: stored,
     mode: 'onTouched',
@@ -83,19 +83,19 @@ function useSettingsForm() {
     const result = read(getValues());
     if (!result.ok) return;
     const mine = whole(result.value);
-    const was = read(begun);
-    const base = was.ok ? whole(was.value) : settings;
+    const was = read(begun.draft);
+    const based = { base: begun.row, read: was.ok ? whole(was.value) : begun.row };
     const outcome = await act(
       'save the settings',
-      (db, c, prefer) => saveSettings(db, c, mine, { base, prefer }),
+      (db, c, prefer) => saveSettings(db, c, mine, { ...based, prefer }),
       mine,
     );
-    const done = () => {
+    const done = (row: Settings) => {
       reset(getValues());
-      setBegun(getValues());
+      setBegun({ row, draft: getValues() });
       onSaved(true);
     };
-    if (outcome.ok) done();
+    if (outcome.ok) done(outcome.value);
     else void outcome.later.then(done);
   });
   // Another tab saved: fields that are not being typed in follow, the others stay as they are.

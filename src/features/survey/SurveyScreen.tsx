@@ -26,10 +26,11 @@ function filmOf({ upcoming }: PieceView): PlannedFilm | null {
   };
 }
 
-/** What the form reads from an untouched draft; the record itself where that cannot be read. */
-function baseOf({ piece, areas }: PieceView, format: Format): Survey {
+/** The survey as it is stored, and as this form reads it from an untouched draft. */
+function basisOf({ piece, areas }: PieceView, format: Format) {
+  const base = surveyOf(piece, areas);
   const read = readSurvey(draftOf(piece, areas, format), format);
-  return read.ok ? read.value : surveyOf(piece, areas);
+  return { base, read: read.ok ? read.value : base };
 }
 
 function Form({ view }: { view: PieceView }) {
@@ -38,19 +39,19 @@ function Form({ view }: { view: PieceView }) {
   const shop = useShop();
   const [savedMs, setSavedMs] = useState<number | null>(null);
   // The survey as it was when editing began, as this form reads it: what others change since is kept.
-  const [base, setBase] = useState(() => baseOf(view, format));
+  const [based, setBased] = useState(() => basisOf(view, format));
   if (view.areas.length === 0) return <Box>This piece has no face.</Box>;
   const save = async (survey: Survey, photos: readonly NewPhoto[]) => {
     const outcome = await act(
       `save the survey of ${survey.name}`,
-      (db, c, prefer) => changeSurvey(db, c, view.piece.id, survey, photos, { base, prefer }),
+      (db, c, prefer) => changeSurvey(db, c, view.piece.id, survey, photos, { ...based, prefer }),
       survey,
     );
-    const done = () => {
-      setBase(survey);
+    const done = (stored: Survey) => {
+      setBased({ base: stored, read: survey });
       setSavedMs(Date.now());
     };
-    if (outcome.ok) done();
+    if (outcome.ok) done(outcome.value);
     else void outcome.later.then(done);
   };
   return (

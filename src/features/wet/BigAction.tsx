@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { MouseEvent } from 'react';
 import { Button } from '@/ui/Button';
+import { KeyName } from './KeyName';
 import { useArmed } from './useArmed';
 import { useHold } from './useHold';
 import { useKey } from './useKey';
@@ -80,19 +81,7 @@ export function BigAction({
       <Box as="span" position="relative">
         {holding.asked ? 'Press once more to confirm' : label}
       </Box>
-      <Box
-        as="span"
-        aria-hidden
-        position="relative"
-        fontSize="sm"
-        fontFamily="mono"
-        borderWidth="1px"
-        borderColor="currentcolor"
-        px="2"
-        py="0.5"
-      >
-        {hold ? `hold ${keyName}` : keyName}
-      </Box>
+      <KeyName>{hold ? `hold ${keyName}` : keyName}</KeyName>
     </Button>
   );
 }

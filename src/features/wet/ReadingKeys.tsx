@@ -5,6 +5,8 @@ import { useShop } from '@/data/hooks';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
+import { KeyName } from './KeyName';
+import { useKey } from './useKey';
 
 /** Steps of the reading keys, in digits of the scale. */
 const NUDGES = [-100, -10, -1, 1, 10, 100] as const;
@@ -22,6 +24,7 @@ interface Props {
 /** What the scale shows, told with large keys: nothing is typed while resin is wet. */
 export function ReadingKeys({ kg, wantedKg, onChange, children }: Props) {
   const { scale } = useFormat();
+  useKey('r', () => onChange(wantedKg));
   const { scaleDigitKg, scaleUnit } = useShop().settings;
   const label = (n: number) =>
     `${n > 0 ? '+' : '−'}${Number(fromSI(Math.abs(n) * scaleDigitKg, scaleUnit).toFixed(3))}`;
@@ -33,9 +36,11 @@ export function ReadingKeys({ kg, wantedKg, onChange, children }: Props) {
           minH="64px"
           fontSize="lg"
           variant={read ? 'outline' : 'amber'}
+          aria-keyshortcuts="R"
           onClick={() => onChange(wantedKg)}
         >
           The scale shows {scale(wantedKg).text}
+          <KeyName>R</KeyName>
         </Button>
         {children}
         <Box role="status" fontSize="lg" fontWeight="600" color={read ? 'verdigris' : 'oxide'}>

@@ -48,7 +48,7 @@ export function TroublePanel({ what, error, small, onAgain }: Props) {
           Show it again
         </Button>
         <Button asChild>
-          <Link href="/book">Save the shop to a file, in the Book</Link>
+          <Link href="/book">Save the shop to a file</Link>
         </Button>
       </Flex>
     </Box>

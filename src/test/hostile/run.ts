@@ -1,0 +1,136 @@
+import { readFileSync } from 'node:fs';
+import { outlineFromDrawing, readDxf, readSvg } from '@/core/exchange';
+import { measureShape, workRegion } from '@/core/geometry';
+import { seededRandom } from '@/core/numeric';
+import { readShopFile } from '@/data/exchange/shopFile';
+import { shopOf, tryShop } from '@/features/everyView/tryShop';
+import { LARGEST_ANSWER, serveJob } from '@/workers/serveJob';
+import { brokenViews } from './everyView';
+import { hostileDxf, hostileRequest, hostileShop, hostileSvg, smallShop } from './inputs';
+
+/** Limits of one input. */
+export const HOSTILE_LIMITS = { ms: 2000, bytes: 500e6 } as const;
+
+export interface HostileRow {
+  readonly what: string;
+  readonly inputs: number;
+  accepted: number;
+  refused: number;
+  slowestMs: number;
+  largestBytes: number;
+  /** Seeds whose input was accepted and cannot be shown, threw, or broke a limit; with why. */
+  readonly wrong: string[];
+}
+
+/** What became of one input: nothing to say, or what is wrong with that. */
+type Verdict = { readonly accepted: boolean; readonly wrong?: string };
+type Attempt = (random: () => number) => Verdict | Promise<Verdict>;
+
+const nowMs = Date.UTC(2026, 10, 25, 12);
+const faultless = (faults: readonly { path: unknown; message: string }[]): string | undefined =>
+  faults.length === 0 || faults.some((f) => typeof f.message !== 'string' || f.message === '')
+    ? 'refused without words'
+    : undefined;
+const because = (wrong: string | undefined, accepted: boolean): Verdict =>
+  wrong === undefined ? { accepted } : { accepted, wrong };
+
+function shopAttempt(): Attempt {
+  const base = smallShop();
+  return async (random) => {
+    const read = await readShopFile(hostileShop(random, base));
+    if (!read.ok) return because(faultless(read.faults), false);
+    const tried = await tryShop(read.tables, nowMs);
+    if (tried.length > 0) return because(faultless(tried), false);
+    const broken = brokenViews(shopOf(read.tables));
+    return because(broken[0] && `accepted, but ${broken[0]}`, true);
+  };
+}
+
+function drawingAttempt(read: typeof readSvg, make: (random: () => number) => string): Attempt {
+  return (random) => {
+    const found = read(make(random));
+    if (!found.ok)
+      return because(found.issues.length === 0 ? 'refused without words' : undefined, false);
+    const { shapes, unitM } = found.value;
+    const closed = shapes.flatMap((s, i) => (s.closed ? [i] : []));
+    const [outer = 0, ...others] = closed;
+    const made = outlineFromDrawing(
+      shapes,
+      outer,
+      others.slice(0, 3),
+      others.slice(3, 5),
+      unitM ?? 1e-3,
+    );
+    if (!made.ok) return { accepted: false };
+    const { areaM2, perimeterM } = measureShape(made.value.outline);
+    const region = workRegion([{ shape: made.value.outline, at: [0, 0] }]);
+    const sound = areaM2 >= 0 && perimeterM > 0 && Number.isFinite(region.areaM2);
+    return because(sound ? undefined : `accepted with area ${areaM2}`, true);
+  };
+}
+
+function requestAttempt(): Attempt {
+  const text = readFileSync('docs/api.md', 'utf8');
+  const examples = [...text.matchAll(/```json request\n([\s\S]*?)```/g)].map(
+    ([, json = '']) => JSON.parse(json) as unknown,
+  );
+  return (random) => {
+    const { status, body } = serveJob(hostileRequest(random, examples));
+    if (body.length > LARGEST_ANSWER) return { accepted: true, wrong: 'too large an answer' };
+    if (status === 200) return { accepted: true };
+    const { faults } = JSON.parse(body) as { faults: { path: unknown; message: string }[] };
+    return because(
+      status === 400 || status === 422 ? faultless(faults) : `status ${status}`,
+      false,
+    );
+  };
+}
+
+async function run(
+  what: string,
+  seed: number,
+  inputs: number,
+  attempt: Attempt,
+): Promise<HostileRow> {
+  const row: HostileRow = {
+    ...{ what, inputs, accepted: 0, refused: 0, slowestMs: 0, largestBytes: 0 },
+    wrong: [],
+  };
+  for (let i = 0; i < inputs; i += 1) {
+    const own = seed * 1_000_000 + i;
+    const before = process.memoryUsage();
+    const from = performance.now();
+    let verdict: Verdict;
+    try {
+      verdict = await attempt(seededRandom(own));
+    } catch (error) {
+      verdict = {
+        accepted: false,
+        wrong: `threw ${error instanceof Error ? error.message : String(error)}`,
+      };
+    }
+    const ms = performance.now() - from;
+    const after = process.memoryUsage();
+    const grown = (k: 'heapUsed' | 'arrayBuffers') => Math.max(0, after[k] - before[k]);
+    const bytes = grown('heapUsed') + grown('arrayBuffers');
+    row.slowestMs = Math.max(row.slowestMs, ms);
+    row.largestBytes = Math.max(row.largestBytes, bytes);
+    if (verdict.accepted) row.accepted += 1;
+    else row.refused += 1;
+    if (verdict.wrong) row.wrong.push(`${own}: ${verdict.wrong}`);
+    if (ms > HOSTILE_LIMITS.ms) row.wrong.push(`${own}: took ${Math.round(ms)} ms`);
+    if (bytes > HOSTILE_LIMITS.bytes) row.wrong.push(`${own}: took ${Math.round(bytes / 1e6)} MB`);
+  }
+  return row;
+}
+
+/** Runs seeded hostile inputs of every kind; `total` is shared out among the kinds. */
+export async function runHostile(total: number, seed: number): Promise<HostileRow[]> {
+  const share = (part: number) => Math.round(total * part);
+  return [
+    await run('shop files', seed + 1, share(0.34), shopAttempt()),
+    await run('SVG', seed + 2, share(0.2), drawingAttempt(readSvg, hostileSvg)),
+    await run('DXF', seed + 3, share(0.2), drawingAttempt(readDxf, hostileDxf)),
+    await run('requests', seed + 4, share(0.26), requestAttempt()),
+  ];
+}
