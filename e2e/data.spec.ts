@@ -1,4 +1,4 @@
-import { expect, openDemo, openPiece, test } from './bench';
+import { downloaded, expect, expectAccessible, openDemo, openPiece, test } from './bench';
 
 test('two tabs stay consistent', async ({ context }) => {
   const desk = await context.newPage();
@@ -74,26 +74,147 @@ test('a bad shop file is refused with its faults and changes nothing', async ({ 
   await expect(page.getByText(/of \d+ entries/)).toHaveText(count);
 });
 
-test('a shop of a newer Bilamina is not written to, but can be saved to a file', async ({
+test('what another tab saves meanwhile is kept, what both changed is shown with both values', async ({
+  context,
+}) => {
+  const mine = await context.newPage();
+  await openDemo(mine, '/settings');
+  const theirs = await context.newPage();
+  await theirs.goto('/settings');
+  // Half typed here, saved there: what is typed stays, the rest follows.
+  await mine.getByLabel('Who works here').fill('Rowan and');
+  await theirs.getByLabel('The shop opens').fill('06:15');
+  await theirs.getByRole('button', { name: 'Save the settings' }).click();
+  await expect(theirs.getByText('✓ Saved')).toBeVisible();
+  await expect(mine.getByLabel('The shop opens')).toHaveValue('06:15');
+  await expect(mine.getByLabel('Who works here')).toHaveValue('Rowan and');
+  // Both change one field, each another field besides.
+  await mine.getByLabel('Room temperature').fill('19 °C');
+  await theirs.getByLabel('Room temperature').fill('24 °C');
+  await theirs.getByLabel('Currency').fill('€');
+  await theirs.getByRole('button', { name: 'Save the settings' }).click();
+  await expect(mine.getByLabel('Currency')).toHaveValue('€');
+  await mine.getByRole('button', { name: 'Save the settings' }).click();
+  const bar = mine.getByRole('alert').filter({ hasText: 'Not saved: save the settings' });
+  const row = bar.getByRole('row').filter({ hasText: 'room temperature' });
+  await expect(row).toContainText('19.0');
+  await expect(row).toContainText('24.0');
+  await expectAccessible(mine);
+  await bar.getByRole('button', { name: 'Keep yours' }).click();
+  await expect(bar).toHaveCount(0);
+  await expect(theirs.getByLabel('Who works here')).toHaveValue('Rowan and');
+  await expect(theirs.getByLabel('Room temperature')).toHaveValue(/^19/);
+  await expect(theirs.getByLabel('Currency')).toHaveValue('€');
+});
+
+test('a double click on a form stores once; a photo waits for its own defect', async ({ page }) => {
+  await openDemo(page, '/pieces/new');
+  await page.getByLabel('Name').fill('Twice board');
+  await page.getByLabel('Width', { exact: true }).fill('200 mm');
+  await page.getByLabel('Height', { exact: true }).fill('100 mm');
+  await page.getByRole('button', { name: 'Add to the bench' }).dblclick();
+  await expect(page.getByRole('heading', { level: 1, name: 'Twice board' })).toBeVisible();
+  await page.getByLabel('Film thickness').fill('1.6 mm');
+  await page.getByRole('button', { name: 'Plan this coat' }).dblclick();
+  await expect(page.getByRole('region', { name: /Ledger of Flood 1/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Pieces' }).click();
+  await expect(page.getByRole('heading', { level: 2, name: 'Twice board' })).toHaveCount(1);
+
+  await openPiece(page, 'Hall tiles', 'inspect');
+  // A photo that takes a second to read, and a note that is not waited for.
+  await page.evaluate(() => {
+    const real = window.createImageBitmap.bind(window);
+    window.createImageBitmap = (async (source: ImageBitmapSource) => {
+      await new Promise((resolve) => setTimeout(resolve, 1000));
+      return real(source);
+    }) as typeof window.createImageBitmap;
+  });
+  const svg =
+    '<svg xmlns="http://www.w3.org/2000/svg" width="40" height="30"><rect width="40" height="30"/></svg>';
+  const png = await page.evaluate(async (text) => {
+    const image = new Image();
+    image.src = `data:image/svg+xml,${encodeURIComponent(text)}`;
+    await image.decode();
+    const canvas = new OffscreenCanvas(40, 30);
+    canvas.getContext('2d')?.drawImage(image, 0, 0);
+    const bytes = await (await canvas.convertToBlob()).arrayBuffer();
+    return [...new Uint8Array(bytes)];
+  }, svg);
+  const found = page.getByRole('region', { name: 'Defects' });
+  await page.getByLabel('Photo').setInputFiles({
+    name: 'first.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(png),
+  });
+  await page.getByLabel('Note').fill('the first one');
+  await page.getByRole('button', { name: /Note it/ }).dblclick();
+  await expect(found.getByText('the first one')).toHaveCount(1);
+  await page.getByLabel('Note').fill('the second one');
+  await page.getByRole('button', { name: /Note it/ }).click();
+  await expect(found.getByText('the second one')).toHaveCount(1);
+  const first = found.getByRole('listitem').filter({ hasText: 'the first one' });
+  await expect(first.getByRole('img', { name: /Photo of/ })).toHaveCount(1);
+  const second = found.getByRole('listitem').filter({ hasText: 'the second one' });
+  await expect(second.getByRole('img', { name: /Photo of/ })).toHaveCount(0);
+});
+
+test('one row that cannot be shown takes down only its own piece, and is named', async ({
   page,
 }) => {
-  await page.goto('/settings');
-  await expect(page.getByRole('heading', { name: 'Settings' })).toBeVisible();
+  await openDemo(page);
   await page.evaluate(
     () =>
-      new Promise((resolve, reject) => {
-        const request = indexedDB.open('bilamina', 9990);
-        request.onsuccess = () => resolve(request.result.close());
-        request.onerror = () => reject(request.error);
+      new Promise<void>((resolve, reject) => {
+        const request = indexedDB.open('bilamina');
+        request.onerror = () => reject(request.error ?? new Error('no'));
+        request.onsuccess = () => {
+          const db = request.result;
+          const tx = db.transaction(['pieces', 'areas', 'coats'], 'readwrite');
+          const pieces = tx.objectStore('pieces').getAll();
+          pieces.onsuccess = () => {
+            const board = (pieces.result as { id: string; name: string }[]).find(
+              (p) => p.name === 'Signal-box board',
+            );
+            const coats = tx.objectStore('coats');
+            const all = coats.getAll();
+            all.onsuccess = () => {
+              for (const coat of all.result as { pieceId: string }[])
+                if (coat.pieceId === board?.id)
+                  coats.put({ ...coat, history: null, areaIds: null });
+            };
+          };
+          tx.oncomplete = () => {
+            db.close();
+            resolve();
+          };
+        };
       }),
   );
-  await page.goto('/');
+  await page.reload();
+  // The clocks of the others run, and the row is named.
+  await expect(page.getByText(/Left out: piece “Signal-box board”/).first()).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Next, in order' })).toBeVisible();
   await expect(
-    page.getByRole('heading', { name: 'This shop was written by a newer Bilamina' }),
+    page.getByRole('region', { name: 'Bench strip' }).getByRole('link').first(),
   ).toBeVisible();
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save everything to a file' }).click(),
-  ]);
-  expect(file.suggestedFilename()).toBe('bilamina-rescue.json');
+  await expectAccessible(page);
+  for (const [place, title] of [
+    ['Pieces', 'Pieces'],
+    ['Book', 'Book'],
+    ['Settings', 'Settings'],
+  ] as const) {
+    await page
+      .getByRole('navigation', { name: 'Places' })
+      .getByRole('link', { name: place })
+      .click();
+    await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
+  }
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: 'Book' })
+    .click();
+  const shop = await downloaded(page, () =>
+    page.getByRole('button', { name: /Export the whole shop/ }).click(),
+  );
+  expect(shop).toContain('Signal-box board');
 });

@@ -1,0 +1,201 @@
+import type { BrowserContext, Page } from '@playwright/test';
+import { seededRandom } from '../src/core/numeric';
+import { expect, mainButton, openDemo, openPiece, START, test } from './bench';
+import {
+  comeBack,
+  dump,
+  expectAgreement,
+  failNext,
+  heading,
+  press,
+  STEPS,
+  type Step,
+} from './faults';
+
+/** `npm run faults` asks for 200; the gate runs a slice. */
+const COUNT = Number(process.env['FAULTS'] ?? 25);
+
+interface Scene {
+  readonly page: Page;
+  readonly context: BrowserContext;
+  readonly path: string;
+  readonly step: Step;
+  readonly random: () => number;
+}
+/** A fault at one step; gives back the page on which the work goes on. */
+type Fault = (scene: Scene) => Promise<Page>;
+
+const told = async (page: Page) => {
+  const bar = page.getByRole('alert').filter({ hasText: 'Not saved' });
+  await expect(bar).toBeVisible();
+  // Nothing moved on, and it can be tried again as it was.
+  await bar.getByRole('button', { name: 'Try again' }).click();
+  await expect(bar).toHaveCount(0);
+};
+const done = async ({ page, step }: Scene): Promise<Page> => {
+  await expect(heading(page, step.after)).toBeVisible();
+  return page;
+};
+const writeFails =
+  (what: 'put' | 'add' | 'abort'): Fault =>
+  async (scene) => {
+    const { page, step } = scene;
+    await expect(heading(page, step.before)).toBeVisible();
+    await step.ready(page);
+    const button = await mainButton(page, step.button);
+    await failNext(page, what);
+    await button.click();
+    await told(page);
+    return done(scene);
+  };
+const clockSet =
+  (byMs: (random: () => number) => number): Fault =>
+  async (scene) => {
+    const { page, step, random } = scene;
+    await expect(heading(page, step.before)).toBeVisible();
+    const now = await page.evaluate(() => Date.now());
+    await page.clock.setSystemTime(now + byMs(random));
+    await press(page, step);
+    return done(scene);
+  };
+const taps =
+  (count: number): Fault =>
+  async (scene) => {
+    const { page, step, random } = scene;
+    await expect(heading(page, step.before)).toBeVisible();
+    await step.ready(page);
+    const box = await (await mainButton(page, step.button)).boundingBox();
+    if (!box) throw new Error('no button');
+    const at = [box.x + box.width * 0.6, box.y + box.height / 2] as const;
+    await page.mouse.click(...at);
+    for (let i = 1; i < count; i += 1) {
+      await page.waitForTimeout(40 + random() * 360);
+      await page.mouse.click(...at);
+    }
+    return done(scene);
+  };
+
+const FAULTS: Readonly<Record<string, Fault>> = {
+  reload: async (scene) => {
+    const { page, step, path } = scene;
+    await expect(heading(page, step.before)).toBeVisible();
+    await step.ready(page);
+    await page.goto(path);
+    await press(page, step);
+    await page.reload();
+    return step.name === 'covered' ? page : done(scene);
+  },
+  'closed tab': async ({ page, context, path, step }) => {
+    await press(page, step);
+    await page.close();
+    return comeBack(context, path);
+  },
+  'crash of the page': async ({ page, context, path, step }) => {
+    await expect(heading(page, step.before)).toBeVisible();
+    const crashed = page.waitForEvent('crash');
+    await page.goto('chrome://crash').catch(() => undefined);
+    await crashed;
+    await page.close();
+    return comeBack(context, path);
+  },
+  'aborted transaction': writeFails('abort'),
+  'failed put': writeFails('put'),
+  'failed log': writeFails('add'),
+  'two tabs': async (scene) => {
+    const { page, context, path, step } = scene;
+    const other = await comeBack(context, path);
+    for (const tab of [page, other]) {
+      await expect(heading(tab, step.before)).toBeVisible();
+      await step.ready(tab);
+    }
+    const buttons = await Promise.all([page, other].map((tab) => mainButton(tab, step.button)));
+    // At once: a mouse could only be on one of them.
+    await Promise.all(buttons.map((b) => b.evaluate((el) => (el as HTMLElement).click())));
+    await expect(heading(other, step.after)).toBeVisible();
+    await other.close();
+    await done(scene);
+    // The tab that came second says so, and moves on with the record.
+    const late = page.getByRole('alert').filter({ hasText: 'Not saved' });
+    if (await late.isVisible()) await late.getByRole('button', { name: 'Close' }).click();
+    return page;
+  },
+  'double tap': taps(2),
+  'many taps': taps(4),
+  'held key': async (scene) => {
+    const { page, step } = scene;
+    await expect(heading(page, step.before)).toBeVisible();
+    await step.ready(page);
+    await mainButton(page, step.button);
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    for (let i = 0; i < 12; i += 1) await page.keyboard.down('Space');
+    await done(scene);
+    await page.clock.runFor(1500);
+    for (let i = 0; i < 12; i += 1) await page.keyboard.down('Space');
+    await page.keyboard.up('Space');
+    return done(scene);
+  },
+  'clock set back': clockSet((random) => -Math.round(random() * 5 * 3_600_000)),
+  'clock set forward': clockSet((random) => Math.round(random() * 9 * 3_600_000)),
+  'summer time begins': clockSet(() => Date.UTC(2027, 2, 28, 0, 59, 50) - START.getTime()),
+  'summer time ends': clockSet(() => Date.UTC(2027, 9, 31, 0, 59, 50) - START.getTime()),
+  offline: async (scene) => {
+    const { page, context, step } = scene;
+    await expect(heading(page, step.before)).toBeVisible();
+    await context.setOffline(true);
+    await press(page, step);
+    await done(scene);
+    await context.setOffline(false);
+    return page;
+  },
+  'no room left': async (scene) => {
+    const { page, context, step } = scene;
+    await expect(heading(page, step.before)).toBeVisible();
+    await step.ready(page);
+    const button = await mainButton(page, step.button);
+    const origin = new URL(page.url()).origin;
+    const session = await context.newCDPSession(page);
+    await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1 });
+    await button.click();
+    const bar = page.getByRole('alert').filter({ hasText: 'Not saved' });
+    const next = heading(page, step.after);
+    await expect(bar.or(next).first()).toBeVisible();
+    await session.send('Storage.overrideQuotaForOrigin', { origin });
+    if (await bar.isVisible()) await bar.getByRole('button', { name: 'Try again' }).click();
+    return done(scene);
+  },
+};
+const NAMES = Object.keys(FAULTS);
+
+test.describe('seeded faults over the wet session: nothing lost, records and log agree', () => {
+  test.use({
+    allowed: ['Failed to fetch', 'net::ERR_INTERNET_DISCONNECTED', 'Failed to load resource'],
+  });
+  for (let seed = 0; seed < COUNT; seed += 1) {
+    const random = seededRandom(9000 + seed);
+    // Every fault in turn, each at a step of its own.
+    const name = NAMES[seed % NAMES.length] ?? '';
+    const at = Math.floor(random() * STEPS.length);
+    test(`${seed}: ${name} at “${STEPS[at]?.name}”`, async ({ page: first, context }) => {
+      await openDemo(first);
+      await openPiece(first, 'Viaduct painting', 'coats');
+      await first.getByRole('link', { name: 'Add to a wet session' }).click();
+      await first.getByRole('button', { name: 'Start: weigh A' }).click();
+      await expect(first).toHaveURL(/\/wet\/[^n]/);
+      const path = new URL(first.url()).pathname;
+      let page = first;
+      for (const [i, step] of STEPS.entries()) {
+        if (i === at) {
+          page = (await FAULTS[name]?.({ page, context, path, step, random })) ?? page;
+          expectAgreement(await dump(page));
+          // A fault before the step leaves it to be done; one after it does not.
+          if (!(await heading(page, step.before).isVisible())) continue;
+        }
+        await press(page, step);
+        await expect(heading(page, step.after)).toBeVisible();
+      }
+      const end = await dump(page);
+      expectAgreement(end);
+      expect(end.sessions.every((s) => s['endedMs'] !== null)).toBe(true);
+    });
+  }
+});
