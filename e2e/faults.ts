@@ -121,6 +121,8 @@ export const heading = (page: Page, name: RegExp) => page.getByRole('heading', {
 export async function press(page: Page, step: Step): Promise<void> {
   await expect(heading(page, step.before)).toBeVisible();
   await step.ready(page);
+  // Past the moment in which a button that has just come is deaf.
+  await page.clock.fastForward(800);
   await (await mainButton(page, step.button)).click();
 }
 

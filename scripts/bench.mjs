@@ -1,7 +1,7 @@
 // `npm run bench`: figures of every `*.bench.ts`, what the first screen weighs, how fast the main path
 // answers, and a 12-megapixel photo traced in the browser. Writes docs/bench.json.
 import { gzipSync } from 'node:zlib';
-import { readdirSync, writeFileSync } from 'node:fs';
+import { readdirSync } from 'node:fs';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
 import {
@@ -11,6 +11,7 @@ import {
   ensureInstalled,
   startServer,
 } from './lib/prepare.mjs';
+import { writeFigures } from './lib/figures.mjs';
 import { loadTs, markPhoto } from './lib/loadTs.mjs';
 
 ensureInstalled();
@@ -206,4 +207,4 @@ for (const file of benches) {
 }
 console.table(rows);
 console.log(taps.map((t) => `${t.button}: ${t.ms.toFixed(0)} ms`).join('\n'));
-writeFileSync('docs/bench.json', `${JSON.stringify(rows, null, 2)}\n`);
+writeFigures(null, rows);

@@ -30,6 +30,22 @@ async function together(steps) {
   console.log(`   ${((Date.now() - from) / 1000).toFixed(0)} s`);
 }
 
+/** A thousand hostile inputs; how many kinds held, and how many did not. */
+async function hostileSlice() {
+  const from = Date.now();
+  console.log('\n── hostile inputs');
+  process.env.NODE_ENV = 'production';
+  const { loadTs } = await import('./lib/loadTs.mjs');
+  const { runHostile } = await loadTs('src/test/hostile/run.ts');
+  const rows = await runHostile(1000, Math.floor(Date.now() / 86_400_000));
+  delete process.env.NODE_ENV;
+  for (const { what, wrong } of rows) for (const w of wrong) console.log(`${what} ${w}`);
+  const failed = rows.filter((r) => r.wrong.length > 0).length;
+  if (failed > 0) failures.push('hostile inputs');
+  console.log(`   hostile inputs: ${((Date.now() - from) / 1000).toFixed(0)} s`);
+  return { passed: rows.length - failed, failed };
+}
+
 ensureNode();
 ensureInstalled();
 ensureChromium();
@@ -49,6 +65,8 @@ await together([
   ['unit', [['jest', '--json', '--outputFile=test-results/unit.json', '--silent']]],
 ]);
 step('build', () => (ensureBuilt(), true));
+// A slice of `npm run hostile`, outside Jest: each kind of input counts as one test.
+const hostile = await hostileSlice();
 step('browser', () => runBin('playwright', ['test']));
 
 /** Counts of a report, or one failure when the run left none. */
@@ -69,11 +87,10 @@ const browser = count('test-results/browser.json', (r) => ({
 }));
 
 console.log(
-  `\nunit ${unit.passed}, browser ${browser.passed}, ${((Date.now() - started) / 60000).toFixed(1)} min`,
+  `\nunit ${unit.passed}, hostile ${hostile.passed}, browser ${browser.passed}, ${((Date.now() - started) / 60000).toFixed(1)} min`,
 );
 if (failures.length > 0) console.log(`not passed: ${failures.join(', ')}`);
-const failed = unit.failed + browser.failed;
-console.log(
-  `${unit.passed + browser.passed} passed, ${Math.max(failed, failures.length > 0 ? 1 : 0)} failed`,
-);
+const failed = unit.failed + browser.failed + hostile.failed;
+const passed = unit.passed + browser.passed + hostile.passed;
+console.log(`${passed} passed, ${Math.max(failed, failures.length > 0 ? 1 : 0)} failed`);
 process.exit(failures.length > 0 ? 1 : 0);

@@ -17,7 +17,7 @@ export async function loadTs(file) {
     jsx: 'automatic',
     // Packages of the older kind ask for Node's own modules by `require`.
     banner: {
-      js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+      js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
     },
     logLevel: 'error',
   });

@@ -57,6 +57,11 @@ interface Entity extends IEntity {
 const TURN = 2 * Math.PI;
 const xy = (v: Vertex | undefined): Point => [v?.x ?? NaN, v?.y ?? NaN];
 
+/** Written so that what is not a number counts as too far as well. */
+const isNear = (value: number): boolean => Math.abs(value) <= DRAWING_LIMITS.reach;
+/** Tangent of a quarter of an arc's turn: beyond it the arc is a full circle of no known size. */
+const MOST_BULGE = 1e4;
+
 function polyline(vertices: readonly Vertex[], closed: boolean): Stretch {
   const segments: Segment[] = [];
   const count = closed ? vertices.length : vertices.length - 1;
@@ -65,7 +70,7 @@ function polyline(vertices: readonly Vertex[], closed: boolean): Stretch {
     if (Math.hypot(next[0] - from[0], next[1] - from[1]) === 0) continue;
     const bulge = vertices[i]?.bulge ?? 0;
     // A point that is missing makes the stretch unsound; it is left out below.
-    const sound = [...from, ...next, bulge].every(Number.isFinite);
+    const sound = [...from, ...next].every(isNear) && Math.abs(bulge) <= MOST_BULGE;
     if (bulge === 0 || !sound) segments.push({ kind: 'line', to: next });
     else segments.push(...bulgeSegments(from, next, bulge));
   }
@@ -80,7 +85,7 @@ function arcStretch(
   from: number,
   to: number,
 ): Stretch | null {
-  if (![...centre, rx, ry, turn, from, to].every(Number.isFinite)) return null;
+  if (![...centre, rx, ry, turn, from, to].every(isNear)) return null;
   const around = (((to - from) % TURN) + TURN) % TURN;
   const sweep = around < 1e-9 ? TURN : around;
   const start = arcPoint({ centre, rx, ry, turn }, from);
@@ -151,7 +156,7 @@ function closeUp({ start, segments }: Stretch): Path {
  * Source: DXF reference: LINE, LWPOLYLINE and POLYLINE with bulge, ARC, CIRCLE, ELLIPSE, SPLINE.
  */
 export function readDxf(text: string): Result<DrawingRead> {
-  const { characters, lines, segments, shapes: most, reach: farthest } = DRAWING_LIMITS;
+  const { characters, lines, segments, shapes: most } = DRAWING_LIMITS;
   if (text.length > characters)
     return fail({
       code: 'does-not-fit',
@@ -178,10 +183,7 @@ export function readDxf(text: string): Result<DrawingRead> {
       stretch &&
       stretch.segments.length > 0 &&
       [...walk(stretch)].every(({ from, segment }) =>
-        // Written so that what is not a number counts as too far as well.
-        controlPoints(from, segment)
-          .flat()
-          .every((v) => Math.abs(v) <= farthest),
+        controlPoints(from, segment).flat().every(isNear),
       );
     if (!whole) leftOut.add(entity.type);
     return whole ? [stretch] : [];

@@ -1,6 +1,6 @@
 import polygonClipping from 'polygon-clipping';
 import type { Point } from './point';
-import { ringArea } from './ring';
+import { ringArea, selfCrossings } from './ring';
 
 /** Polygons of rings, as the package for polygon booleans takes and gives them. */
 export type Multi = [number, number][][][];
@@ -20,15 +20,27 @@ const snapped = (multi: Multi, step: number): Multi =>
     ),
   );
 
+/** Places at which a ring may cross itself: a slip of the hand. With dozens the package can run for minutes. */
+const MOST_CROSSINGS = 3;
+
+const isTangled = (multi: Multi): boolean =>
+  multi.some((polygon) =>
+    polygon.some((ring) => {
+      const crossings = selfCrossings(ring, MOST_CROSSINGS + 1);
+      return crossings === null || crossings.length > MOST_CROSSINGS;
+    }),
+  );
+
 type Operation = 'union' | 'intersection' | 'difference';
 
 /**
  * A polygon boolean of several regions. The package throws on some outlines that touch or cross themselves in
  * rounding; such points are moved by up to 10 µm, which no bench can see.
- * @returns the region, or null where even that does not help
+ * @returns the region, or null where even that does not help, or a ring crosses itself over and over
  * Source: polygon-clipping from npm (Martinez, Rueda & Feito 2009); healing by rounding, from memory.
  */
 export function clip(operation: Operation, first: Multi, ...rest: readonly Multi[]): Multi | null {
+  if ([first, ...rest].some(isTangled)) return null;
   for (const step of [0, ...HEALING_M])
     try {
       const [subject, ...others] =

@@ -56,8 +56,8 @@ function sweepDirection(ring: readonly Point[]): Point {
   return [-Math.sin(along), Math.cos(along)];
 }
 
-/** Pairs of edges that are tested at most: about a second. Past it the ring counts as too intricate. */
-const MOST_TESTS = 5e7;
+/** Pairs of edges that are tested at most: half a second. Past it the ring counts as too intricate. */
+const MOST_TESTS = 1.5e7;
 
 /**
  * Where a ring crosses itself, at most `most` places.

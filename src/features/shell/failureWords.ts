@@ -7,7 +7,7 @@ export function failureWords(error: Error, stale: boolean): string {
     return 'Another tab brought this shop up to date. Reload this page; what you entered is still here, save a copy first.';
   if (isRefusal(error, 'conflict'))
     return 'Someone else changed the same meanwhile, in another tab. Nothing was changed yet: choose which stands.';
-  if (/\.(atMs|\w+Ms):/.test(error.message))
+  if (/(?:^|[ .])\w+Ms:/.test(error.message))
     return `The clock of this device says ${new Date().toDateString()}: set it, then try again. Nothing was changed, and what you entered is still here.`;
   return `The browser could not write (${error.message}). Nothing was changed, and what you entered is still here.`;
 }

@@ -79,6 +79,7 @@ export function mutated<T>(random: Random, value: T, changes: number): T {
   const copy = structuredClone(value);
   for (let i = 0; i < changes; i += 1) {
     const all = places(copy);
+    if (all.length === 0) break;
     const [holder, key] = pick(random, all);
     mutateAt(random, holder, key, all);
   }

@@ -26,6 +26,8 @@ export interface HostileRow {
 type Verdict = { readonly accepted: boolean; readonly wrong?: string };
 type Attempt = (random: () => number) => Verdict | Promise<Verdict>;
 
+export { hostilePhoto } from './photos';
+
 const nowMs = Date.UTC(2026, 10, 25, 12);
 const faultless = (faults: readonly { path: unknown; message: string }[]): string | undefined =>
   faults.length === 0 || faults.some((f) => typeof f.message !== 'string' || f.message === '')
