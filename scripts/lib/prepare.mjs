@@ -65,6 +65,7 @@ export function ensureBuilt() {
   const mark = path.join('.next', 'BUILD_ID');
   const sources = Math.max(
     newestMs('src'),
+    newestMs('public'),
     ...['package-lock.json', 'next.config.ts', 'tsconfig.json'].map((f) => statSync(f).mtimeMs),
   );
   if (existsSync(mark) && statSync(mark).mtimeMs >= sources) return;

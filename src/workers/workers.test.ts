@@ -83,6 +83,23 @@ describe('createComputeClient', () => {
     ).rejects.toMatchObject({ name: 'AbortError' });
   });
 
+  it('a client that stops by killing ends a cancelled computation at once, with its worker', async () => {
+    const workers: FakeWorker[] = [];
+    const client = createComputeClient(() => {
+      const worker = new FakeWorker();
+      workers.push(worker);
+      return worker;
+    }, true);
+    const stop = new AbortController();
+    const slow = client.compute('readSvg', { text: '<svg/>' }, { signal: stop.signal });
+    stop.abort();
+    await expect(slow).rejects.toMatchObject({ name: 'AbortError' });
+    expect(workers[0]?.terminated).toBe(true);
+    const next = client.compute('measureShape', disc);
+    workers[1]?.reply();
+    expect((await next).areaM2).toBeCloseTo(Math.PI * 0.0225, 10);
+  });
+
   it('settles all when the worker dies, and starts another for the next call', async () => {
     const { client, workers } = setUp();
     const lost = client.compute('measureShape', disc);

@@ -232,6 +232,28 @@ function ShopData() {
   );
 }
 
+const FONTS = [
+  ['Barlow', 'barlow'],
+  ['Barlow Semi Condensed', 'barlow-semi-condensed'],
+  ['Spline Sans Mono', 'spline-sans-mono'],
+] as const;
+
+/** The fonts that ship with the program, each with its licence. */
+function Fonts() {
+  return (
+    <Box fontSize="sm" color="ink2">
+      Fonts, under the SIL Open Font License:{' '}
+      {FONTS.map(([name, file], i) => (
+        <span key={file}>
+          {i > 0 && ', '}
+          <a href={`/licences/${file}.txt`}>{name}</a>
+        </span>
+      ))}
+      .
+    </Box>
+  );
+}
+
 export function SettingsScreen() {
   return (
     <Box maxW="1100px">
@@ -249,6 +271,7 @@ export function SettingsScreen() {
         <Flex direction="column" gap="4">
           <ShopData />
           <Keeping />
+          <Fonts />
         </Flex>
       </Grid>
     </Box>
