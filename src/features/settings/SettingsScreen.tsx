@@ -246,7 +246,9 @@ function Fonts() {
       {FONTS.map(([name, file], i) => (
         <span key={file}>
           {i > 0 && ', '}
-          <a href={`/licences/${file}.txt`}>{name}</a>
+          <a href={`/licences/${file}.txt`} style={{ textDecoration: 'underline' }}>
+            {name}
+          </a>
         </span>
       ))}
       .

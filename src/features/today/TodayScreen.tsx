@@ -4,6 +4,7 @@ import { format as formatDate, startOfDay } from 'date-fns';
 import { useNow, useShop } from '@/data/hooks';
 import Link from 'next/link';
 import { clockText } from '@/features/common/clockText';
+import { readViews } from '@/features/common/coatView';
 import { backupReminder } from '@/features/common/keeping';
 import { useFormat } from '@/features/common/useFormat';
 import { Welcome } from '@/features/common/Welcome';
@@ -30,10 +31,13 @@ export function TodayScreen() {
   const scale = timeScale(now, opensMin, closesMin);
   const shown = lanes(shop, now, scale.startMs, scale.endMs);
   const next = nextOf(shop, now, format);
+  // What cannot be read at all is named above, by the clocks.
+  const above = readViews(shop, now).troubles.map((t) => t.row.id);
+  const unnamed = next.troubles.filter((t) => !above.includes(t.row.id));
   const reminder = backupReminder(shop, now);
   return (
     <>
-      <RowTroubles troubles={next.troubles} />
+      <RowTroubles troubles={unnamed} />
       <Flex align="baseline" gap="4" mb="3">
         <Heading as="h1" fontSize="3xl">
           {formatDate(now, 'EEEE, HH:mm')}
