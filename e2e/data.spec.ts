@@ -218,3 +218,71 @@ test('one row that cannot be shown takes down only its own piece, and is named',
   );
   expect(shop).toContain('Signal-box board');
 });
+
+test('a read that fails leaves the page and what was typed; faults of files are told', async ({
+  page,
+}) => {
+  await openDemo(page, '/settings');
+  await page.getByLabel('Who works here').fill('Rowan');
+  await page.evaluate(() => {
+    const real = IDBDatabase.prototype.transaction;
+    IDBDatabase.prototype.transaction = function (stores, mode, options) {
+      if (mode !== 'readwrite') throw new DOMException('The disk hiccups', 'UnknownError');
+      return real.call(this, stores, mode, options);
+    };
+    Object.assign(window, { mend: () => (IDBDatabase.prototype.transaction = real) });
+  });
+  await page.getByRole('button', { name: 'Save the settings' }).click();
+  const bar = page.getByRole('alert').filter({ hasText: 'could not be read just now' });
+  await expect(bar).toContainText('The disk hiccups');
+  await expect(page.getByRole('heading', { name: 'Settings' })).toBeVisible();
+  await expect(page.getByLabel('Who works here')).toHaveValue('Rowan');
+  await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
+  await page.clock.fastForward(4000);
+  await expect(bar).toHaveCount(0);
+
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: 'Book' })
+    .click();
+  await page.evaluate(() => {
+    File.prototype.text = () => Promise.reject(new Error('the stick was pulled out'));
+    URL.createObjectURL = () => {
+      throw new Error('no room for the file');
+    };
+  });
+  const told = page.getByRole('alert').filter({ hasText: 'Nothing was' });
+  await page.getByLabel('Shop file').setInputFiles({
+    name: 'a.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{}'),
+  });
+  await expect(told).toContainText('The file could not be read: the stick was pulled out');
+  await page.getByRole('button', { name: /Export the log/ }).click();
+  await expect(told).toContainText('The log could not be exported: no room for the file');
+});
+
+test('the browser is asked to keep the data with the first own work, not for the demo', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    Object.assign(window, { asked: 0 });
+    StorageManager.prototype.persist = () => {
+      (window as unknown as { asked: number }).asked += 1;
+      return Promise.resolve(false);
+    };
+  });
+  const asked = () => page.evaluate(() => (window as unknown as { asked: number }).asked);
+  await openDemo(page);
+  expect(await asked()).toBe(0);
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: 'Book' })
+    .click();
+  for (const note of ['first', 'second']) {
+    await page.getByLabel('Note', { exact: true }).fill(note);
+    await page.getByRole('button', { name: 'Add a note' }).click();
+    await expect(page.getByLabel('Note', { exact: true })).toHaveValue('');
+  }
+  expect(await asked()).toBe(1);
+});

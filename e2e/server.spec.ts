@@ -1,3 +1,4 @@
+import { execFileSync, spawn } from 'node:child_process';
 import { expect, openDemo, test } from './bench';
 
 test('answers computations to other programs, with faults and paths', async ({ request }) => {
@@ -97,4 +98,33 @@ test.describe(() => {
     await expect.poll(() => page.evaluate(() => document.querySelectorAll('img').length)).toBe(1);
     expect(await page.evaluate(() => 'stolen' in window)).toBe(false);
   });
+});
+
+test('a server that dies is started again, and that is said', async () => {
+  const port = Number(process.env['E2E_PORT'] ?? 4193) + 60;
+  const serve = spawn(process.execPath, ['scripts/serve.mjs'], {
+    env: { ...process.env, PORT: String(port) },
+  });
+  let said = '';
+  for (const stream of [serve.stdout, serve.stderr])
+    stream.on('data', (text: Buffer) => (said += text.toString()));
+  const answers = () =>
+    fetch(`http://127.0.0.1:${port}/`).then(
+      (r) => r.status,
+      () => 0,
+    );
+  try {
+    await expect.poll(answers, { timeout: 20_000 }).toBe(200);
+    await expect.poll(() => said).toContain('Ctrl+C ends it.');
+    const child = execFileSync('pgrep', ['-P', String(serve.pid)])
+      .toString()
+      .trim()
+      .split('\n')[0];
+    process.kill(Number(child), 'SIGKILL');
+    await expect.poll(() => said, { timeout: 20_000 }).toContain('It answers again.');
+    expect(said).toContain('The server stopped (SIGKILL). It is started again');
+    expect(await answers()).toBe(200);
+  } finally {
+    serve.kill('SIGTERM');
+  }
 });

@@ -32,4 +32,5 @@ writeFigures('faults', [
     limit: '<= 0',
   },
 ]);
-process.exit(broken > 0 ? 1 : 0);
+if (seeds < Number(count)) console.log(`Only ${seeds} of ${count} faults ran.`);
+process.exit(broken > 0 || seeds < Number(count) ? 1 : 0);

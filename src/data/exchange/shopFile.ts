@@ -106,6 +106,26 @@ function readPhotos(rows: readonly unknown[]): { rows: unknown[]; faults: RowFau
   return { rows: read, faults };
 }
 
+/** Longest that rows are checked in one go, ms: the page answers in between. */
+const BREATH_MS = 40;
+const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
+
+/** Faults of every row, with their paths; lets the page answer between rows. */
+async function everyRowFault(tables: AnyTables): Promise<RowFault[]> {
+  const { rowFaults } = await import('../records/validate');
+  const faults: RowFault[] = [];
+  let since = Date.now();
+  for (const t of TABLE_NAMES)
+    for (const [i, row] of (tables[t] ?? []).entries()) {
+      for (const { path, message } of rowFaults(t, row))
+        faults.push({ path: path ? `tables.${t}[${i}].${path}` : `tables.${t}[${i}]`, message });
+      if (Date.now() - since < BREATH_MS) continue;
+      await breathe();
+      since = Date.now();
+    }
+  return faults;
+}
+
 /** Every fault of a shop file, or its sound tables. */
 export async function readShopFile(
   text: string,
@@ -130,18 +150,7 @@ export async function readShopFile(
   }
   const photos = readPhotos(migrated['photos'] ?? []);
   const tables: AnyTables = { ...migrated, photos: photos.rows };
-  const { rowFaults } = await import('../records/validate');
-  const faults = [
-    ...photos.faults,
-    ...TABLE_NAMES.flatMap((t) =>
-      (tables[t] ?? []).flatMap((row, i) =>
-        rowFaults(t, row).map((f) => ({
-          path: f.path ? `tables.${t}[${i}].${f.path}` : `tables.${t}[${i}]`,
-          message: f.message,
-        })),
-      ),
-    ),
-  ];
+  const faults = [...photos.faults, ...(await everyRowFault(tables))];
   if (faults.length > 0) return { ok: false, faults };
   const linked = linkFaults(tables as Record<TableName, Record<string, unknown>[]>);
   return linked.length > 0 ? { ok: false, faults: linked } : { ok: true, tables };
