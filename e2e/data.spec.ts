@@ -225,12 +225,12 @@ test('a read that fails leaves the page and what was typed; faults of files are 
   await openDemo(page, '/settings');
   await page.getByLabel('Who works here').fill('Rowan');
   await page.evaluate(() => {
-    const real = IDBDatabase.prototype.transaction;
-    IDBDatabase.prototype.transaction = function (stores, mode, options) {
-      if (mode !== 'readwrite') throw new DOMException('The disk hiccups', 'UnknownError');
-      return real.call(this, stores, mode, options);
+    const real = IDBTransaction.prototype.objectStore;
+    IDBTransaction.prototype.objectStore = function (name) {
+      if (this.mode === 'readonly') throw new DOMException('The disk hiccups', 'UnknownError');
+      return real.call(this, name);
     };
-    Object.assign(window, { mend: () => (IDBDatabase.prototype.transaction = real) });
+    Object.assign(window, { mend: () => (IDBTransaction.prototype.objectStore = real) });
   });
   await page.getByRole('button', { name: 'Save the settings' }).click();
   const bar = page.getByRole('alert').filter({ hasText: 'could not be read just now' });
