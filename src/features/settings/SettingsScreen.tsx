@@ -15,6 +15,7 @@ import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import type { Settings } from '@/data/records/types';
+import { Fonts } from './Fonts';
 import { Keeping } from './Keeping';
 import { draftOfSettings, readSettings, type SettingsDraft, type SettingsTold } from './model';
 
@@ -229,30 +230,6 @@ function ShopData() {
         whole shop from the Book first; only such a file brings them back.
       </ConfirmDialog>
     </Panel>
-  );
-}
-
-const FONTS = [
-  ['Barlow', 'barlow'],
-  ['Barlow Semi Condensed', 'barlow-semi-condensed'],
-  ['Spline Sans Mono', 'spline-sans-mono'],
-] as const;
-
-/** The fonts that ship with the program, each with its licence. */
-function Fonts() {
-  return (
-    <Box fontSize="sm" color="ink2">
-      Fonts, under the SIL Open Font License:{' '}
-      {FONTS.map(([name, file], i) => (
-        <span key={file}>
-          {i > 0 && ', '}
-          <a href={`/licences/${file}.txt`} style={{ textDecoration: 'underline' }}>
-            {name}
-          </a>
-        </span>
-      ))}
-      .
-    </Box>
   );
 }
 

@@ -1,0 +1,25 @@
+import { Box } from '@chakra-ui/react';
+
+const FONTS = [
+  ['Barlow', 'barlow'],
+  ['Barlow Semi Condensed', 'barlow-semi-condensed'],
+  ['Spline Sans Mono', 'spline-sans-mono'],
+] as const;
+
+/** The fonts that ship with the program, each with its licence. */
+export function Fonts() {
+  return (
+    <Box fontSize="sm" color="ink2">
+      Fonts, under the SIL Open Font License:{' '}
+      {FONTS.map(([name, file], i) => (
+        <span key={file}>
+          {i > 0 && ', '}
+          <a href={`/licences/${file}.txt`} style={{ textDecoration: 'underline' }}>
+            {name}
+          </a>
+        </span>
+      ))}
+      .
+    </Box>
+  );
+}
