@@ -102,6 +102,8 @@ test('a piece and its coat by keyboard alone; the surface is a slider', async ({
   // Open edges hold 1.9 mm of them: 150 ml stay on the face, the rest runs off.
   await expect(page.getByRole('row', { name: /Film on the face/ })).toContainText(/15\d\sml/);
   await expect(page.getByRole('row', { name: /Runs off open edges/ })).toContainText(/19\.5\sml/);
+  // The field says what is stored.
+  await expect(page.getByLabel('Film thickness')).toHaveValue(/^2\.15/);
   await page.reload();
   await expect(page.getByRole('slider', { name: 'Thickness of Flood 1' })).toHaveAttribute(
     'aria-valuetext',

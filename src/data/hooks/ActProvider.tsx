@@ -15,6 +15,7 @@ import { StaleActionError } from '../errors';
 import type { Prefer } from '../merge';
 import { loadValidation, type ActionContext } from '../write';
 import { useShop } from './ShopProvider';
+import { useLeaveGuard } from './useLeaveGuard';
 import { asError } from './useRead';
 import { askToPersist } from './useStorage';
 
@@ -69,6 +70,7 @@ export function ActProvider({ children }: { children: ReactNode }) {
   const by = useShop().settings.person;
   const [failure, setFailure] = useState<WriteFailure | null>(null);
   const last = useRef<Done | null>(null);
+  const untilStored = useLeaveGuard(failure !== null);
   useEffect(() => {
     const timer = setTimeout(() => void loadValidation().then((m) => m.warmSchemas()), 400);
     return () => clearTimeout(timer);
@@ -81,7 +83,7 @@ export function ActProvider({ children }: { children: ReactNode }) {
       const later = new Promise<R>((resolve) => (tell = resolve));
       const attempt = async (prefer: Prefer): Promise<Outcome<R>> => {
         try {
-          const value = await work(shopDb(), context, prefer);
+          const value = await untilStored(() => work(shopDb(), context, prefer));
           setFailure(null);
           // From the first own data on the browser is asked to keep it.
           if (action !== LOAD_DEMO) askToPersist();
@@ -98,7 +100,7 @@ export function ActProvider({ children }: { children: ReactNode }) {
       };
       return attempt(null);
     },
-    [by],
+    [by, untilStored],
   );
   const act: Act = useCallback(
     (action, work, kept = null) => {
