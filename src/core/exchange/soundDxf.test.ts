@@ -51,6 +51,14 @@ describe('what is kept of a DXF', () => {
     expect(text).not.toContain(`0 ${kind} `.replace('0 CIRCLE ', '0 NOTHING '));
   });
 
+  it.each(['1e200', '-1e200', '1e308', '20000'])(
+    'a bulge of %s is no arc: its stretch is straight, and nothing overflows',
+    (bulge) => {
+      const read = readDxf(dxf(`0 LWPOLYLINE 70 1 10 0 20 0 42 ${bulge} ${SQUARE.slice(10)}`));
+      expect(read.ok && read.value.shapes[0]).toMatchObject({ closed: true, area: 16 });
+    },
+  );
+
   it('a polyline keeps its vertices and its end', () => {
     const old = `0 POLYLINE 66 1 70 1 0 VERTEX 10 0 20 0 0 VERTEX 10 4 20 0 42 1 0 VERTEX 10 4 20 4 0 SEQEND`;
     expect(sound(old).leftOut).toEqual([]);

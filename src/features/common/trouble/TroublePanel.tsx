@@ -41,7 +41,7 @@ export function TroublePanel({ what, error, small, onAgain }: Props) {
         </Box>
       )}
       <Box mb="4" color="ink2" fontSize="sm">
-        What went wrong: {error.message}. Nothing was changed; the other places work.
+        Nothing was changed; the other places work. The program says “{error.message}”.
       </Box>
       <Flex gap="3" wrap="wrap">
         <Button variant="ink" onClick={onAgain}>
