@@ -53,7 +53,13 @@ rmSync('test-results', { recursive: true, force: true });
 mkdirSync('test-results', { recursive: true });
 
 await together([
-  ['lint', [['eslint', '.']]],
+  [
+    'lint',
+    [
+      ['eslint', '.'],
+      ['node', 'lint/bites.mjs'],
+    ],
+  ],
   [
     'format and types',
     [

@@ -20,7 +20,8 @@ export const runBin = (bin, args, env) => run(path.join('node_modules', '.bin', 
 export async function runQuietly(commands) {
   let [ok, output] = [true, ''];
   for (const [bin, ...args] of commands) {
-    const child = spawn(path.join('node_modules', '.bin', bin), args, { env: ENV });
+    const program = bin === 'node' ? process.execPath : path.join('node_modules', '.bin', bin);
+    const child = spawn(program, args, { env: ENV });
     for (const stream of [child.stdout, child.stderr])
       stream.on('data', (text) => (output += text));
     const code = await new Promise((resolve) => child.on('close', resolve));

@@ -1,4 +1,5 @@
 import { filmField } from '@/core/coat';
+import { stacked } from '@/core/coat/test/stacked';
 import { contourLevels, drawMap, MAP, mapScale } from './coats/mapModel';
 import { layoutSection, wallPath } from './common/section';
 
@@ -37,7 +38,7 @@ describe('the section follows what stands on the face and where it is cut', () =
   const cut = { widthM: 0.2, leftSide: 0, rightSide: 0 };
   it('relief has its own outline, and makes the drawing tall enough', () => {
     const tall = [{ greatestM: 8e-3, meanM: 8e-3, share: 0.3 }];
-    const thin = [{ id: 'a', thicknessM: 1e-3 }];
+    const thin = stacked([{ id: 'a', thicknessM: 1e-3 }]);
     const without = layoutSection(thin, cut, ['open']);
     const over = layoutSection(thin, cut, ['open'], null, tall);
     expect(without.reliefPath).toBe('');
@@ -45,11 +46,11 @@ describe('the section follows what stands on the face and where it is cut', () =
     expect(over.exaggeration).toBeLessThan(without.exaggeration);
   });
   it('a patch is a mound on part of the face: nothing above is raised by it, its name stands beside it', () => {
-    const coats = [
-      { id: 'a', thicknessM: 2e-3 },
+    const coats = stacked([
+      { id: 'a', thicknessM: 2e-3, coverage: 1 },
       { id: 'patch', thicknessM: 1e-3, coverage: 0.1 },
-      { id: 'b', thicknessM: 2e-3 },
-    ];
+      { id: 'b', thicknessM: 2e-3, coverage: 1 },
+    ]);
     const { laminae } = layoutSection(coats, cut, ['open']);
     expect(laminae.map((l) => l.topM)).toEqual([2e-3, 3e-3, 4e-3]);
     const [first, patch] = laminae;
@@ -57,7 +58,7 @@ describe('the section follows what stands on the face and where it is cut', () =
     expect((patch?.labelX ?? 0) - (first?.labelX ?? 0)).toBeGreaterThan(200);
   });
   it('ends in a dome where the edge domes, and has a wall where it is dammed', () => {
-    const doming = layoutSection([{ id: 'a', thicknessM: 2e-3 }], cut, ['doming']);
+    const doming = layoutSection(stacked([{ id: 'a', thicknessM: 2e-3 }]), cut, ['doming']);
     const lines = doming.laminae[0]?.path.split('L').length ?? 0;
     expect(lines).toBeGreaterThan(15);
     expect(wallPath('doming', 'left', 100)).toBeNull();

@@ -1,5 +1,5 @@
 import { READY_PLANS } from '@/core/coat';
-import { belowCoat } from '@/data/records/coatFacts';
+
 import type { Coat, Resin } from '@/data/records/types';
 import {
   coloursText,
@@ -12,11 +12,17 @@ import {
   switchIntent,
   usualIntent,
 } from './coats/intents';
-import { filmChecks } from './coats/filmChecks';
+import { checkWords } from './coats/checkWords';
 import { coatName, defaultAreas, readCoat, type CoatDraft } from './coats/model';
 import { costOf, jobCost, leftOver, waitingFor } from './coats/money';
 import { readyPlan } from './coats/readyPlan';
-import { ledgerOf, pieceViews, type CoatView, type PieceView } from './common/coatView';
+import {
+  filmChecksOf,
+  ledgerOf,
+  pieceViews,
+  type CoatView,
+  type PieceView,
+} from './common/coatView';
 import { FieldReader } from './common/fieldReader';
 import { demoView, METRIC, NOW, plain, US } from './test/shop';
 
@@ -220,12 +226,7 @@ describe('the demo shows every kind of coat', () => {
 
 describe('film checks of domes and relief', () => {
   const told = (view: CoatView, change: Partial<Coat> = {}, mask: number | null = null) =>
-    filmChecks({
-      ...{ coat: { ...view.coat, ...change }, areas: view.areas, piece: view.piece },
-      ...{ resin: view.resin, format: METRIC },
-      below: belowCoat(view.coat, view.around.areas, view.around.coats),
-      mask,
-    });
+    checkWords(filmChecksOf({ ...view, coat: { ...view.coat, ...change } }, mask), METRIC);
   it('a dome says its safe mass, what lies below it taken off, and what it forgives', () => {
     const dome = told(coatOf('Lamp-room tray', 'Dome')).find((c) => c.title === 'The dome holds');
     expect(plain(dome?.detail ?? '')).toMatch(
@@ -247,7 +248,8 @@ describe('film checks of domes and relief', () => {
     // A batten of 100 × 12 mm: its ends are shorter than 8 capillary lengths.
     const shape = { kind: 'rectangle', widthM: 0.1, heightM: 0.012 } as const;
     const edges = [0, 1, 2, 3].map(() => face.edges[0]).filter((e) => e !== undefined);
-    const batten: CoatView = { ...lens, areas: [{ ...face, shape, edges }] };
+    const areas = [{ ...face, shape, edges }];
+    const batten: CoatView = { ...lens, areas, around: { ...lens.around, areas } };
     const safe = (view: CoatView, mask: number | null) =>
       Number(/up to ([\d.]+)/.exec(plain(told(view, {}, mask)[0]?.detail ?? ''))?.[1]);
     const closed = safe(batten, null);

@@ -20,13 +20,11 @@ import {
   emptyDraft,
   emptyEdge,
   fitEdges,
-  freeOutline,
-  planPoints,
-  shapeNow,
   shapeTexts,
   sideCount,
   type AreaDraft,
 } from './survey/draft';
+import { freeOutline, planPoints, shapeNow } from '@/features/survey/readShape';
 import { drawnPath } from './survey/plan/drawing';
 import { pathD } from './survey/plan/pathD';
 import { fitView, gridStepM, toPlan, toScreen, zoomAbout, type View } from './survey/plan/planView';

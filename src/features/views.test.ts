@@ -1,10 +1,11 @@
+import { stacked } from '@/core/coat/test/stacked';
 import { demoView, HOUR, METRIC, NOW, plain, US } from './test/shop';
 import { holdsOf } from './common/prep/prepView';
-import { ledgerOf, pieceViews } from './common/coatView';
+import { filmChecksOf, ledgerOf, pieceViews, type CoatView } from './common/coatView';
 import { clockText, minutesText, spanText } from './common/clockText';
 import { labelHeights, layoutSection, scaleBarM, SECTION } from './common/section/layout';
 import { entryWords, filterLog } from './book/model';
-import { filmChecks } from './coats/filmChecks';
+import { checkWords } from './coats/checkWords';
 import { coatChecks, ruleWords } from './coats/model';
 import { splitExplanation, splitOf } from './common/explanations';
 import { placeOnBar } from './cure/CureBar';
@@ -155,17 +156,13 @@ describe('coats on the desk', () => {
   });
   it('tells what the film will do, each with its number', () => {
     const told = (thicknessM: number, name = 'Viaduct painting') => {
-      const { piece: row, areas, upcoming: coat } = piece(name);
-      if (!coat) throw new Error('no coat');
-      return filmChecks({
-        coat: { ...coat.coat, thicknessM },
-        areas,
-        piece: row,
-        resin: coat.resin,
-        below: new Map(),
-        mask: null,
-        format: METRIC,
-      }).map((c) => `${c.verdict}: ${plain(c.title)}`);
+      const { upcoming } = piece(name);
+      if (!upcoming) throw new Error('no coat');
+      const coat = { ...upcoming.coat, thicknessM };
+      const alone: CoatView = { ...upcoming, coat, around: { ...upcoming.around, coats: [] } };
+      return checkWords(filmChecksOf(alone, null), METRIC).map(
+        (c) => `${c.verdict}: ${plain(c.title)}`,
+      );
     };
     // 600 × 400 mm: open edges hold about 1.0 to 1.9 mm; 10 % of 1.8 mm over 600 mm is 0.3 mm/m.
     expect(told(1.8e-3)).toEqual([
@@ -198,7 +195,7 @@ describe('the section drawing', () => {
     { id: 'b', thicknessM: 1.6e-3 },
     { id: 'c', thicknessM: 1.8e-3 },
   ];
-  const layout = layoutSection(coats, cut, ['open', 'open', 'open', 'dammed']);
+  const layout = layoutSection(stacked(coats), cut, ['open', 'open', 'open', 'dammed']);
   it('keeps true relative thickness', () => {
     const tall = layout.laminae.map((l) => l.bottomPx - l.topPx);
     expect((tall[1] ?? 0) / (tall[0] ?? 1)).toBeCloseTo(8, 9);
@@ -206,15 +203,20 @@ describe('the section drawing', () => {
     expect(layout.laminae[0]?.bottomPx).toBe(SECTION.base);
   });
   it('keeps its scale while a surface is dragged', () => {
-    const frozen = layoutSection([{ id: 'a', thicknessM: 9e-3 }], cut, [], layout.exaggeration);
+    const frozen = layoutSection(
+      stacked([{ id: 'a', thicknessM: 9e-3 }]),
+      cut,
+      [],
+      layout.exaggeration,
+    );
     expect(frozen.exaggeration).toBe(layout.exaggeration);
   });
   it('spreads the figures of thin laminae', () => {
     const thin = layoutSection(
-      Array.from({ length: 4 }, (_, i) => ({ id: String(i), thicknessM: 5e-5 })).concat({
-        id: 'x',
-        thicknessM: 5e-3,
-      }),
+      stacked([
+        ...Array.from({ length: 4 }, (_, i) => ({ id: String(i), thicknessM: 5e-5 })),
+        { id: 'x', thicknessM: 5e-3 },
+      ]),
       cut,
       [],
     );

@@ -1,3 +1,4 @@
+import { stacked } from './test/stacked';
 import { measureShape, type Shape } from '../geometry';
 import { seededRandom } from '../numeric';
 import { INCH_M, US_FLUID_OUNCE_M3 } from '../units';
@@ -177,14 +178,14 @@ describe('sectionStack', () => {
       { id: 'b', thicknessM: 1.6e-3 },
       { id: 'c', thicknessM: 1.8e-3 },
     ];
-    const stack = sectionStack(coats, 0.6, 0.35);
+    const stack = sectionStack(stacked(coats), 0.6, 0.35);
     expect(stack.laminae.map((l) => l.bottomM)).toEqual([0, 0.2e-3, 0.2e-3 + 1.6e-3]);
     expect(stack.heightM).toBeCloseTo(3.6e-3, 12);
     expect(stack.heightM * stack.exaggeration).toBeLessThanOrEqual(0.35 * 0.6);
     expect(stack.exaggeration).toBe(50);
   });
   it('draws at true scale when nothing fits, and takes an empty stack', () => {
-    expect(sectionStack([{ id: 'a', thicknessM: 0.5 }], 0.1, 0.3).exaggeration).toBe(1);
+    expect(sectionStack([{ id: 'a', bottomM: 0, topM: 0.5 }], 0.1, 0.3).exaggeration).toBe(1);
     expect(sectionStack([], 0.1, 0.3)).toEqual({ laminae: [], heightM: 0, exaggeration: 1 });
     expect(() => sectionStack([], 0, 0.3)).toThrow('sectionStack');
   });

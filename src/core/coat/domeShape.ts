@@ -1,5 +1,13 @@
-import { domeDisc, domeMean, puddleHeight, type DomeOutline } from '../capillary';
+import {
+  capillaryLength,
+  domeDisc,
+  domeMean,
+  puddleHeight,
+  SURFACE_TENSION,
+  type DomeOutline,
+} from '../capillary';
 import { measureShape, shapeSides, type Point, type Shape } from '../geometry';
+import { mixDensity, type ResinSheet } from '../resin';
 import { assert } from '../result';
 
 /** An outline as domes see it. */
@@ -45,6 +53,19 @@ export function domeShape(shape: Shape): DomeShape {
   const discM = shape.kind === 'disc' && holes === 0 ? shape.diameterM : null;
   return { areaM2, perimeterM, cornersRad, holes, discM, shortestM };
 }
+
+const shapes = new WeakMap<Shape, DomeShape>();
+
+/** `domeShape`, remembered with the shape, which never changes. */
+export function domeShapeOf(shape: Shape): DomeShape {
+  const known = shapes.get(shape) ?? domeShape(shape);
+  shapes.set(shape, known);
+  return known;
+}
+
+/** Capillary length of a sheet’s mix, m. */
+export const mixLength = (sheet: ResinSheet): number =>
+  capillaryLength(SURFACE_TENSION, mixDensity(sheet));
 
 export interface DomeOn {
   readonly centreM: number;

@@ -15,13 +15,26 @@ export {
 export { BELLY_MEAN_SHARE, WALL_ANGLE_RAD } from './rimLines';
 export { cupRest, CUP_DRAIN, GLOVE_AREA_M2, STICK_AREA_M2, type CupRest } from './cupFilm';
 export { ruleOfThumb, VOLUME_RULES, type VolumeRule } from './rulesOfThumb';
+export { sectionStack, type Lamina, type SectionStack } from './sectionStack';
 export {
+  beneath,
+  buildUp,
+  filmAreas,
+  isBrushed,
+  liesOver,
   RAISES_FROM,
-  sectionStack,
-  type Lamina,
-  type SectionCoat,
-  type SectionStack,
-} from './sectionStack';
+  type BuildArea,
+  type BuildCoat,
+  type Film,
+  type OnArea,
+} from './buildUp';
+export {
+  filmChecks,
+  type CheckArea,
+  type CheckInput,
+  type FilmCheck,
+  type Verdict,
+} from './checks';
 export { reliefHeights, reliefRoom, shareProud, tallestRelief, type ReliefHeights } from './relief';
 export { LOCK_LIFT_M, planLifts, type Lift, type LiftsInput } from './lifts';
 export { checkCoatOrder, type OrderedCoat } from './order';
@@ -32,6 +45,8 @@ export {
   CLOSED_FORM_SIDE,
   domeOn,
   domeShape,
+  domeShapeOf,
+  mixLength,
   type DomeOn,
   type DomeShape,
 } from './domeShape';

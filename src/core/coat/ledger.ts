@@ -4,8 +4,14 @@ import { normalQuantile } from '../numeric';
 import { fail, ok, type Result } from '../result';
 import { BODY_LINES } from './bodyLines';
 import { CUP_DRAIN, cupRest } from './cupFilm';
-import { lineContext, type BodyLine, type LineContext } from './lineParts';
-import { inputIssues, type LedgerInput, type LedgerLineId, type LedgerOverride } from './input';
+import { covers, lineContext, stays, type BodyLine, type LineContext } from './lineParts';
+import {
+  inputIssues,
+  type LedgerArea,
+  type LedgerInput,
+  type LedgerLineId,
+  type LedgerOverride,
+} from './input';
 
 export interface LedgerLine {
   readonly id: LedgerLineId;
@@ -58,6 +64,10 @@ function withOverride(line: LedgerLine, overrides: readonly LedgerOverride[]): L
   };
 }
 
+/** Film to which an error of the area counts, m: a dome’s mean, or what stays on a face. */
+const filmOf = (body: BodyLine, a: LedgerArea, c: LineContext): number =>
+  body.id === 'dome' ? c.thicknessM : stays(a, c.thicknessM);
+
 function bodyLine(body: BodyLine, c: LineContext): LedgerLine | null {
   const parts = c.areas.map((a) => body.volume(a, c) * a.count);
   const concerned = c.areas.filter((_, i) => parts[i] !== 0);
@@ -66,7 +76,9 @@ function bodyLine(body: BodyLine, c: LineContext): LedgerLine | null {
   // The same rule reads every dimension of a set, so errors of pieces alike add up in full.
   const measured =
     body.id === 'face' || body.id === 'dome'
-      ? Math.hypot(...concerned.map((a) => a.areaSigmaM2 * a.count)) * c.thicknessM
+      ? Math.hypot(
+          ...concerned.map((a) => a.areaSigmaM2 * a.count * filmOf(body, a, c) * covers(c)),
+        )
       : 0;
   return {
     id: body.id,
@@ -198,11 +210,17 @@ export function coatLedger(input: LedgerInput): Result<Ledger> {
   const totalM3 = neededM3 + reserve.volumeM3;
   if (!(totalM3 > 0)) return fail({ code: 'does-not-fit', path: ['overrides'], value: totalM3 });
   const lines = [...base, reserve];
+  /** What the user set for a line lies on the areas as what was computed did. */
+  const asSet = ({ id }: BodyLine): number => {
+    const line = body.find((l) => l.id === id);
+    return line?.computedM3 ? line.volumeM3 / line.computedM3 : 1;
+  };
   return ok({
     lines,
     byArea: context.areas.map((a) => ({
       name: a.name,
-      volumeM3: BODY_LINES.reduce((s, line) => s + line.volume(a, context), 0) * a.count,
+      volumeM3:
+        BODY_LINES.reduce((s, line) => s + line.volume(a, context) * asSet(line), 0) * a.count,
     })),
     neededM3,
     sigmaM3,

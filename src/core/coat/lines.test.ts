@@ -122,6 +122,29 @@ describe('each line by hand', () => {
     const sum = two.value.byArea.reduce((s, a) => s + a.volumeM3, 0);
     expect(sum).toBeCloseTo(two.value.neededM3 - ml(two.value, 'cup') * 1e-6, 15);
   });
+  it('by area: a line that was set lies on the areas in the shares that were computed', () => {
+    // Face 60 ml and back 30 ml, set to 45 ml in all: 30 and 15.
+    const halved = coatLedger({
+      areas: [AREA, { ...AREA, name: 'Back', areaM2: 0.03 }],
+      ...{ thicknessM: 1e-3, densityKgM3: 1100, law, restS: 0 },
+      reserve: { by: 'share', share: 0 },
+      overrides: [{ line: 'face', volumeM3: 45e-6, reason: 'weighed last time' }],
+    });
+    if (!halved.ok) throw new Error('no ledger');
+    const volumes = halved.value.byArea.map((a) => Number((a.volumeM3 * 1e6).toFixed(9)));
+    expect(volumes).toEqual([30, 15]);
+  });
+  it('an area known to 5 % is no surer and no less sure where a patch covers 5 % of it', () => {
+    // 4.8 ml; the area adds 5 % of them and evenness 4 %: √(0.24² + 0.192²) = 0.307 ml, not 4.8.
+    const patch = ledgerOf({ areaSigmaM2: 0.003 }, { coverage: 0.05 });
+    expect(ml(patch, 'face')).toBeCloseTo(4.8, 9);
+    expect((patch.lines[0]?.explanation.sigma ?? 0) * 1e6).toBeCloseTo(0.30736, 4);
+    // Where open edges hold 1.2 mm, an error of the area counts for those: 5 % and 4 % of 72 ml.
+    const held = ledgerOf({
+      ...{ areaSigmaM2: 0.003, openEdges: [{ areaM2: 0.02, heightM: 0.02 }], holdsM: 1.2e-3 },
+    });
+    expect((held.lines[0]?.explanation.sigma ?? 0) * 1e6).toBeCloseTo(Math.hypot(3.6, 2.88), 6);
+  });
 });
 
 describe('lines set by hand', () => {

@@ -106,8 +106,8 @@ describe('mass is kept: ledger against map and section', () => {
       const film = Math.min(input.thicknessM, stays);
       const stack = sectionStack(
         [
-          { id: 'below', thicknessM: area.belowM },
-          { id: 'coat', thicknessM: film },
+          { id: 'below', bottomM: 0, topM: area.belowM },
+          { id: 'coat', bottomM: area.belowM, topM: area.belowM + film },
         ],
         0.2,
         0.3,

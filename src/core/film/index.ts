@@ -1,5 +1,12 @@
 export { fluidityLeft, type DoublingLaw } from './fluidity';
 export { drainedEdgeMean, restForEdge } from './drainedEdge';
-export { tiltDifference, tiltFluidity, tolerableSlope, type Unevenness } from './tilt';
+export {
+  LEVEL_SHARE,
+  SPIRIT_LEVEL,
+  tiltDifference,
+  tiltFluidity,
+  tolerableSlope,
+  type Unevenness,
+} from './tilt';
 export { levellingRate, waveLeft } from './waves';
 export { trappedBubble, type BubbleSurface } from './bubbles';

@@ -4,6 +4,11 @@ import { STANDARD_GRAVITY } from '../units';
 /** How unevenness is meant: highest less lowest, or from the mean to either side. */
 export type Unevenness = 'edge to edge' | 'about the mean';
 
+/** Share of a film by which its thickness may differ from edge to edge. Judgement, no source. */
+export const LEVEL_SHARE = 0.1;
+/** What a spirit level leaves, rise over run. Common practice, no source: 0.5 to 1 mm/m. */
+export const SPIRIT_LEVEL = 0.75e-3;
+
 /**
  * Steepest slope that keeps a film within a share of its thickness, once it has run as far as it can.
  * @param lengthM length along the slope, m, > 0 @param thicknessM film, m, > 0

@@ -1,5 +1,4 @@
 export {
-  checkShape,
   maxRadiusM,
   POLYGON_SIDES,
   SHAPE_KINDS,
@@ -8,6 +7,7 @@ export {
   type Shape,
   type ShapeKind,
 } from './shape';
+export { checkShape } from './checkShape';
 export { ellipsePerimeter } from './ellipsePerimeter';
 export { measureShape, RULE_SIGMA_M, type ShapeMeasure } from './measureShape';
 export { CENTRE_CUT, cutShape, type Cut, type CutLine } from './cutShape';

@@ -1,3 +1,4 @@
+import { buildUp, type OnArea } from '../coat';
 import type { PrepArea, PrepCoat, PrepFacts } from './facts';
 
 /** Facts with what many rules ask of them. */
@@ -8,13 +9,15 @@ export interface PrepContext extends PrepFacts {
   readonly lying: readonly PrepCoat[];
   readonly areaOf: (id: string) => PrepArea | undefined;
   readonly areasOf: (coat: PrepCoat) => readonly PrepArea[];
-  /** The topmost coat that lies on an area. */
-  readonly topOn: (areaId: string) => PrepCoat | undefined;
+  /** What is poured on an area, as `buildUp` tells it. */
+  readonly on: (areaId: string) => OnArea<PrepCoat>;
   /** The lowest waiting coat on an area. */
   readonly nextOn: (areaId: string) => PrepCoat | undefined;
-  /** Areas that nothing was poured on yet, with the coat that comes first on each; all of them when no coat is planned. */
+  /** Areas whose ground is still bare, with the coat that comes first on each; all of them when no coat is planned. */
   readonly ground: readonly { readonly area: PrepArea; readonly coatId: string | null }[];
 }
+
+const NOTHING: OnArea<PrepCoat> = { surfaceM: 0, films: [], top: null, last: null };
 
 /** Puts facts in order for the rules. */
 export function prepContext(facts: PrepFacts): PrepContext {
@@ -22,16 +25,17 @@ export function prepContext(facts: PrepFacts): PrepContext {
   const waiting = coats.filter((c) => c.poured === null);
   const lying = coats.filter((c) => c.poured !== null);
   const byId = new Map(facts.areas.map((a) => [a.id, a]));
-  const topOn = (areaId: string) => lying.findLast((c) => c.areaIds.includes(areaId));
+  const lies = buildUp(facts.areas, lying);
+  const on = (areaId: string) => lies.get(areaId) ?? NOTHING;
   const nextOn = (areaId: string) => waiting.find((c) => c.areaIds.includes(areaId));
   const ground = facts.areas.flatMap((area) => {
-    if (topOn(area.id)) return [];
+    if (on(area.id).top) return [];
     const next = nextOn(area.id);
     return next || coats.length === 0 ? [{ area, coatId: next?.id ?? null }] : [];
   });
   const areasOf = (coat: PrepCoat) =>
     coat.areaIds.map((id) => byId.get(id)).filter((a) => a !== undefined);
-  return { ...facts, waiting, lying, areaOf: (id) => byId.get(id), areasOf, topOn, nextOn, ground };
+  return { ...facts, waiting, lying, areaOf: (id) => byId.get(id), areasOf, on, nextOn, ground };
 }
 
 /** Length and unrolled area of an area's open edges, one piece. */

@@ -50,6 +50,8 @@ export interface PrepArea {
   readonly kind: AreaKind;
   readonly shape: Shape;
   readonly at: Point;
+  /** Depth of a recess, m; 0 for the others. */
+  readonly depthM: number;
   /** Face less bare parts and profiles, of one piece, m². */
   readonly areaM2: number;
   readonly edges: readonly PrepEdge[];
@@ -79,6 +81,8 @@ export interface PrepCoat {
   readonly order: number;
   readonly areaIds: readonly string[];
   readonly thicknessM: number;
+  /** Share of its areas that it covers, 0…1. */
+  readonly coverage: number;
   /** Null until it is poured. */
   readonly poured: CoatInstants | null;
 }

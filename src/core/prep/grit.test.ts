@@ -5,7 +5,6 @@ import {
   grits,
   LARGEST_STEP,
   nearestGrit,
-  proudVolume,
   sandingPlan,
   scratchOf,
 } from '.';
@@ -120,26 +119,5 @@ describe('a sanding plan', () => {
       minutes: 0,
     });
     expect(() => sandingPlan({ ...base, areaM2: NaN, nextM: 1e-3 })).toThrow(RangeError);
-  });
-});
-
-describe('relief that stands proud', () => {
-  const relief = { share: 0.5, meanM: 1e-3, greatestM: 2e-3 };
-  it('by hand: heights even from 0 to 2 mm over half of 0.1 m²', () => {
-    // Nothing covered: half of the area × the mean. Level at 1 mm: ½ · (1 mm)² / (2 · 2 mm) = 0.25 mm mean.
-    expect(proudVolume(0.1, relief, 0) * 1e6).toBeCloseTo(50, 9);
-    expect(proudVolume(0.1, relief, 1e-3) * 1e6).toBeCloseTo(12.5, 9);
-    expect(proudVolume(0.1, relief, 2e-3)).toBe(0);
-    expect(proudVolume(0.1, relief, 3e-3)).toBe(0);
-  });
-  it('falls without a jump as the level rises', () => {
-    const narrow = { share: 1, meanM: 1.5e-3, greatestM: 2e-3 };
-    let last = Infinity;
-    for (let level = 0; level <= 2e-3; level += 2e-5) {
-      const volume = proudVolume(1, narrow, level);
-      expect(volume).toBeLessThanOrEqual(last);
-      if (last < Infinity) expect(last - volume).toBeLessThan(2.1e-5);
-      last = volume;
-    }
   });
 });

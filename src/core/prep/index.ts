@@ -40,7 +40,6 @@ export { soldAs, sumMaterials, type MaterialNeed, type MaterialSum } from './mat
 export { coatOrder, mustPrecede, planPrep, PREP_RULES } from './planPrep';
 export {
   HIDING_SHARE,
-  proudVolume,
   sandingPlan,
   type SandingInput,
   type SandingPlan,

@@ -28,6 +28,7 @@ function busy(areas: number, coats: number): PrepFacts {
         heightM: 0.018,
       })),
       bareOutlineM: 0,
+      depthM: 0,
       porosity: i % 2 ? 'porous' : 'sealed',
       relief: i % 3 ? [] : [{ kind: 'paste', greatestM: 2e-3, meanM: 1e-3, share: 0.4 }],
       surface: { kind: i % 5 === 1 ? 'ink' : 'painted', ageDays: null, sanded: false },
@@ -43,6 +44,7 @@ function busy(areas: number, coats: number): PrepFacts {
     order: i + 1,
     areaIds: list.filter((_, a) => a % 3 !== i % 3).map((a) => a.id),
     thicknessM: 1.6e-3,
+    coverage: 1,
     poured:
       i < lying
         ? {

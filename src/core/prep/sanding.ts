@@ -105,22 +105,3 @@ export const sandingMaterials = (plan: SandingPlan): MaterialNeed[] =>
       ['area of one sheet', SHEET_M2, 'area', 'rule of thumb'],
     ),
   );
-
-/**
- * Volume of relief that stands above a level.
- * @param areaM2 m² @param share of it that the relief covers, 0…1 @param meanM, greatestM heights, m
- * @param levelM height of the level over the same ground, m
- * @returns m³
- * Source: heights taken as evenly spread about their mean up to the greatest; E[(H − level)+] = (g − level)² / 2(g − low).
- */
-export function proudVolume(
-  areaM2: number,
-  { share, meanM, greatestM }: { share: number; meanM: number; greatestM: number },
-  levelM: number,
-): number {
-  assert(areaM2 >= 0 && share >= 0 && greatestM >= meanM, 'proudVolume', { areaM2, share });
-  if (!(levelM < greatestM)) return 0;
-  const low = Math.max(0, 2 * meanM - greatestM);
-  if (levelM <= low) return areaM2 * share * ((low + greatestM) / 2 - levelM);
-  return (areaM2 * share * (greatestM - levelM) ** 2) / (2 * (greatestM - low));
-}

@@ -118,6 +118,24 @@ const SITUATIONS: readonly (readonly [string, PrepFacts, must: string[], never: 
     ['wipe', 'seal'],
   ],
   [
+    'an edge coat is on a porous face: its pores are still open',
+    facts({
+      areas: [area({ porosity: 'porous' })],
+      coats: [coat({ id: 'rim', kind: 'edge', order: 0, poured: pouredAgo(30) }), second],
+    }),
+    ['seal', 'wipe'],
+    ['tooth', 'flatten'],
+  ],
+  [
+    'a patch on a twentieth of a porous face: the rest drinks',
+    facts({
+      areas: [area({ porosity: 'porous' })],
+      coats: [coat({ kind: 'patch', order: 0, coverage: 0.05, poured: pouredAgo(30) }), second],
+    }),
+    ['seal'],
+    ['tooth'],
+  ],
+  [
     'no coat is planned',
     facts({ coats: [], areas: [area(damage('dent'))] }),
     ['dent'],

@@ -33,9 +33,9 @@ function prepArea(area: Area): PrepArea {
   const known = knownAreas.get(area);
   if (known) return known;
   const measure = measureArea(area);
-  const { id, name, kind, shape, at, porosity, relief, surface, damage } = area;
+  const { id, name, kind, shape, at, depthM, porosity, relief, surface, damage } = area;
   const told: PrepArea = {
-    ...{ id, name, kind, shape, at, porosity, relief, surface, damage },
+    ...{ id, name, kind, shape, at, depthM, porosity, relief, surface, damage },
     areaM2: measure.areaM2,
     edges: area.edges.map((edge, i) => ({
       kind: edge.kind,
@@ -154,9 +154,9 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
     areas: areasOf(areas),
     coats: ofPiece(rows.coats, piece.id).map((coat) => {
       const sheet = rows.resins.find((r) => r.id === coat.resinId)?.sheet;
-      const { id, name, kind, order, areaIds, thicknessM } = coat;
+      const { id, name, kind, order, areaIds, thicknessM, coverage } = coat;
       const poured = sheet ? coatInstants(coat, sheet, nowMs) : null;
-      return { id, name, kind, order, areaIds, thicknessM, poured };
+      return { id, name, kind, order, areaIds, thicknessM, coverage, poured };
     }),
     defects: ofPiece(rows.defects, piece.id).filter((d) => d.repairedMs === null),
     masks: laidMasks(records),

@@ -1,8 +1,8 @@
-import { coatLedger, domeOn, RIM } from '@/core/coat';
+import { coatLedger, domeOn, domeShapeOf, mixLength, RIM } from '@/core/coat';
 import { TEST_SHEET } from '@/core/resin/test/sheet';
 import { plainArea } from './area';
 import { plainCoat } from './coat';
-import { belowCoat, domeShapeOf, filmAreas, ledgerInput, lengthOf, thicknessOf } from './coatFacts';
+import { ledgerInput, thicknessOf } from './coatFacts';
 import type { Area, Coat, CoatKind, Piece } from './types';
 
 const area = (id: string, change: Partial<Area> = {}): Area => ({
@@ -57,31 +57,6 @@ const input = (own: Coat, coats: readonly Coat[] = [own], sealed: readonly strin
     sealed: new Set(sealed),
   });
 
-describe('where a coat lies as a film', () => {
-  it('a face takes its recesses with it, a fill leaves the face out', () => {
-    const ids = (kind: CoatKind, on: string[]) =>
-      filmAreas({ kind, areaIds: on }, areas).map((a) => a.id);
-    expect(ids('flood', ['face', 'pit'])).toEqual(['face']);
-    expect(ids('fill', ['face', 'pit'])).toEqual(['pit']);
-    expect(ids('fill', ['face'])).toEqual(['face']);
-    expect(ids('back', ['back'])).toEqual(['back']);
-  });
-  it('what lies below adds up; a coat on the face levels over an open recess; a brushed edge is no film', () => {
-    const coats = [
-      coat(1, 'seal', ['face'], 0.2e-3),
-      coat(2, 'edge', ['face'], 0.15e-3),
-      coat(3, 'flood', ['face'], 1.6e-3),
-      coat(4, 'flood', ['face'], 1e-3),
-    ];
-    const below = belowCoat(coats[3] ?? { order: 0 }, areas, coats);
-    expect(below.get('face')).toBeCloseTo(1.8e-3, 12);
-    // The seal is brushed onto its floor; the flood fills its 3 mm and lies 1.6 mm over them.
-    expect(below.get('pit')).toBeCloseTo(4.6e-3, 12);
-    expect(below.has('back')).toBe(false);
-    expect(belowCoat({ order: 1 }, areas, coats).size).toBe(0);
-  });
-});
-
 describe('a coat as the ledger takes it', () => {
   it('the first flood meets pores, belly, tilt, walls, an open recess and edges that hold so much', () => {
     const flood = coat(1, 'flood', ['face'], 1.6e-3);
@@ -99,7 +74,7 @@ describe('a coat as the ledger takes it', () => {
     const holds = domeOn(
       { ...domeShapeOf(face.shape), discM: null },
       RIM.safe,
-      lengthOf(TEST_SHEET),
+      mixLength(TEST_SHEET),
     );
     expect(first?.holdsM).toBe(holds.meanM);
     const ledger = coatLedger(input(flood));
@@ -148,14 +123,5 @@ describe('thickness on the piece', () => {
       ok: false,
       issues: [{ code: 'required', path: ['areas'] }],
     });
-  });
-});
-
-describe('a coat on a part of its areas', () => {
-  it('raises nothing that lies above, one on most of them does', () => {
-    const patch = coat(1, 'patch', ['face'], 1e-3, { coverage: 0.1 });
-    const most = coat(2, 'art', ['face'], 0.5e-3, { coverage: 0.8 });
-    const below = belowCoat({ order: 3 }, areas, [patch, most]);
-    expect(below.get('face')).toBeCloseTo(0.5e-3, 12);
   });
 });

@@ -2,13 +2,13 @@
 import { Flex, Grid } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useShop } from '@/data/hooks';
-import { lengthOf } from '@/data/records/coatFacts';
-import type { CoatView, PieceView } from '@/features/common/coatView';
+import { mixLength } from '@/core/coat';
+import { filmChecksOf, type CoatView, type PieceView } from '@/features/common/coatView';
 import { useFormat } from '@/features/common/useFormat';
 import { CheckCards } from './CheckCards';
 import { CoatDrawings, shownArea } from './CoatDrawings';
 import { CoatNumbers } from './CoatNumbers';
-import { filmChecks } from './filmChecks';
+import { checkWords } from './checkWords';
 import { coatChecks } from './model';
 import { useCoatEdit } from './useCoatEdit';
 import { useFilmField } from './useFilmField';
@@ -29,8 +29,8 @@ export function CoatDesk({ view, selected, onSelect, list, children }: Props) {
   const format = useFormat();
   const edit = useCoatEdit(view, selected);
   const { coat } = edit.edited;
-  const { resin, areas } = selected;
-  const field = useFilmField(shownArea(selected), lengthOf(resin.sheet));
+  const { resin } = selected;
+  const field = useFilmField(shownArea(selected), mixLength(resin.sheet));
   return (
     <Grid
       templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 320px', xl: 'minmax(0, 1fr) 372px' }}
@@ -45,12 +45,10 @@ export function CoatDesk({ view, selected, onSelect, list, children }: Props) {
           <CheckCards
             checks={[
               ...coatChecks(coat, resin, edit.split, settings, format),
-              ...filmChecks({
-                ...{ coat, areas, resin, format },
-                piece: view.piece,
-                below: edit.below,
-                mask: field.is === 'solved' ? field.field.mean : null,
-              }),
+              ...checkWords(
+                filmChecksOf(edit.edited, field.is === 'solved' ? field.field.mean : null),
+                format,
+              ),
             ]}
           />
         )}

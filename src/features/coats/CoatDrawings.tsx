@@ -2,7 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { CENTRE_CUT, measureShape, type CutLine } from '@/core/geometry';
-import { filmAreas } from '@/data/records/coatFacts';
+import { buildUp, filmAreas } from '@/core/coat';
 import type { Area } from '@/data/records/types';
 import type { CoatView, PieceView } from '@/features/common/coatView';
 import { SectionDrawing } from '@/features/common/section';
@@ -31,9 +31,8 @@ export function CoatDrawings({ view, selected, edit, field, children }: Props) {
   const area = shownArea(selected);
   if (!area) return null;
   const { free, thicknessM, ledger, setDraftM, commit } = edit;
-  const laid = view.coats.filter(
-    (c) => c.coat.kind !== 'edge' && filmAreas(c.coat, view.areas).some((a) => a.id === area.id),
-  );
+  const laid = view.coats.map((c) => (c.coat.id === coat.id ? { ...coat, thicknessM } : c.coat));
+  const films = buildUp(view.areas, laid).get(area.id)?.films ?? [];
   const wedge = ledger.ok ? ledger.value.lines.find((l) => l.id === 'wedge') : undefined;
   const tilt = view.piece.level?.tilt ?? { alongX: 0, alongY: 0 };
   const slope = Math.hypot(tilt.alongX, tilt.alongY) || 1;
@@ -50,12 +49,9 @@ export function CoatDrawings({ view, selected, edit, field, children }: Props) {
           area={area}
           support={view.piece.support}
           line={line}
-          laminae={laid.map((c) => ({
-            id: c.coat.id,
-            name: c.coat.name,
-            state: c.state,
-            coverage: c.coat.coverage,
-            thicknessM: c.coat.id === coat.id ? thicknessM : c.coat.thicknessM,
+          laminae={films.map(({ coat: { id, name, coverage }, bottomM, topM }) => ({
+            ...{ id, name, coverage, bottomM, topM },
+            state: view.coats.find((c) => c.coat.id === id)?.state ?? 'planned',
           }))}
           {...(free && {
             editable: {

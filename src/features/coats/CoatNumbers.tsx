@@ -5,7 +5,7 @@ import Link from 'next/link';
 import type { Ledger } from '@/core/coat';
 import { measureShape } from '@/core/geometry';
 import { useAct, useNow, useShop } from '@/data/hooks';
-import { filmAreas } from '@/data/records/coatFacts';
+import { filmAreas } from '@/core/coat';
 import { moveCoat, removeCoat, splitCoat } from '@/data/repos/coats';
 import type { CoatView, PieceView } from '@/features/common/coatView';
 import { Explained } from '@/features/common/Explained';

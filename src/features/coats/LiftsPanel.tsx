@@ -1,6 +1,5 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
-import { planLifts, tallestRelief } from '@/core/coat';
-import { belowCoat } from '@/data/records/coatFacts';
+import { beneath, planLifts, tallestRelief } from '@/core/coat';
 import type { ReliefKind } from '@/data/records/types';
 import type { CoatView } from '@/features/common/coatView';
 import { Explained } from '@/features/common/Explained';
@@ -26,7 +25,7 @@ export function LiftsPanel({ view, thicknessM, onSplit }: Props) {
   const face = areas.find((a) => a.relief.length > 0) ?? areas[0];
   if (!face) return null;
   const { thinnestM, thickestM } = resin.sheet;
-  const belowM = belowCoat(coat, around.areas, around.coats).get(face.id) ?? 0;
+  const belowM = beneath(coat, around.areas, around.coats).get(face.id)?.surfaceM ?? 0;
   const loose =
     belowM < tallestRelief(face.relief) &&
     (face.relief.some((r) => LOOSE.includes(r.kind)) ||

@@ -1,4 +1,4 @@
-import type { ReadyPlan, ReserveSchool } from '@/core/coat';
+import type { BuildCoat, ReadyPlan, ReserveSchool } from '@/core/coat';
 import { plainCoat } from '@/data/records/coat';
 import { thicknessOf } from '@/data/records/coatFacts';
 import type { Area, Resin } from '@/data/records/types';
@@ -22,7 +22,7 @@ export function readyPlan(
   format: Format,
 ): ReadyRead {
   const first = Math.max(0, ...coats.map((c) => c.coat.order)) + 1;
-  const laid = coats.map((c) => c.coat as Parameters<typeof thicknessOf>[2][number]);
+  const laid = coats.map((c): BuildCoat => c.coat);
   const planned: NewCoat[] = [];
   for (const [i, { name, kind, intent, on }] of plan.coats.entries()) {
     const areaIds = areas.filter((a: Area) => a.kind === KIND_OF[on]).map((a) => a.id);
@@ -33,7 +33,7 @@ export function readyPlan(
       const [issue] = found.issues;
       return { ok: false, why: issue ? intentIssueText(issue, format) : 'it does not fit.' };
     }
-    laid.push({ ...told, id: `${i}`, thicknessM: found.value, coverage: 1 });
+    laid.push({ ...told, thicknessM: found.value, coverage: 1 });
     planned.push({
       ...plainCoat(found.value),
       ...{ pieceId: piece.id, name, kind, areaIds, intent, reserve, resinId: resin.id },

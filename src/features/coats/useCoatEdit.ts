@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState } from 'react';
 import type { LedgerLineId, LedgerOverride } from '@/core/coat';
 import { useAct } from '@/data/hooks';
-import { belowCoat, thicknessOf } from '@/data/records/coatFacts';
+import { thicknessOf } from '@/data/records/coatFacts';
 import type { Coat } from '@/data/records/types';
 import { changeCoat, type CoatChange } from '@/data/repos/coats';
 import { ledgerOf, type CoatView, type PieceView } from '@/features/common/coatView';
@@ -44,11 +44,10 @@ export function useCoatEdit(view: PieceView, selected: CoatView) {
       { coatId: coat.id, change },
     );
   };
-  const below = belowCoat(coat, around.areas, around.coats);
   const at = view.coats.findIndex((c) => c.coat.id === coat.id);
   const planned = (i: number) => view.coats[i]?.state === 'planned' && !view.coats[i].batch;
   return {
-    ...{ free, thicknessM, intent, edited, ledger, split, below, save, setDraftM },
+    ...{ free, thicknessM, intent, edited, ledger, split, save, setDraftM },
     issue: found && !found.ok ? (found.issues[0] ?? null) : null,
     places: { lower: planned(at - 1), higher: planned(at + 1) },
     /** The surface is let go of: what was dragged stays until the next drag, so quick keys add up. */

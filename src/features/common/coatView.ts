@@ -1,9 +1,9 @@
-import { coatLedger, type Ledger, type LedgerInput } from '@/core/coat';
+import { coatLedger, filmChecks, type FilmCheck, type Ledger, type LedgerInput } from '@/core/coat';
 import type { Explanation } from '@/core/explain';
 import { coatClock, type CoatClock, type CoatState } from '@/core/resin';
 import type { Result } from '@/core/result';
 import type { Shop } from '@/data/hooks';
-import { ledgerInput } from '@/data/records/coatFacts';
+import { checkInput, ledgerInput, type CoatFacts } from '@/data/records/coatFacts';
 import {
   AREA_KINDS,
   type Area,
@@ -102,16 +102,22 @@ export function readViews(shop: Shop, nowMs: number): Tolerated<PieceView> {
 export const pieceViews = (shop: Shop, nowMs: number): readonly PieceView[] =>
   readViews(shop, nowMs).values;
 
+const factsOf = (view: CoatView, change: Partial<Coat>): CoatFacts => ({
+  coat: { ...view.coat, ...change },
+  piece: view.piece,
+  areas: view.around.areas,
+  coats: view.around.coats,
+  resin: view.resin,
+  sealed: view.around.sealed,
+});
+
 /** What the ledger of a coat is made from; `change` is what the user is trying out. */
 export const ledgerInputOf = (view: CoatView, change: Partial<Coat> = {}): LedgerInput =>
-  ledgerInput({
-    coat: { ...view.coat, ...change },
-    piece: view.piece,
-    areas: view.around.areas,
-    coats: view.around.coats,
-    resin: view.resin,
-    sealed: view.around.sealed,
-  });
+  ledgerInput(factsOf(view, change));
+
+/** What the film of a coat will do; `mask` is the linear dome’s mean as it was solved on the outline. */
+export const filmChecksOf = (view: CoatView, mask: number | null): FilmCheck[] =>
+  filmChecks(checkInput(factsOf(view, {}), mask));
 
 /** The volume ledger of a coat on its areas, for all pieces of the set. */
 export const ledgerOf = (view: CoatView, change: Partial<Coat> = {}): Result<Ledger> =>

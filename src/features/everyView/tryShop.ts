@@ -1,16 +1,21 @@
 import { coatLedger } from '@/core/coat';
 import type { Shop } from '@/data/hooks';
 import type { AnyTables } from '@/data/migrations';
-import { belowCoat } from '@/data/records/coatFacts';
 import { DEFAULT_SETTINGS, type LogEntry, type Tables } from '@/data/records/types';
 import type { RowFault } from '@/data/records/validate';
 import { entryWords, filterLog } from '../book/model';
-import { filmChecks } from '../coats/filmChecks';
+import { checkWords } from '../coats/checkWords';
 import { draftOfIntent } from '../coats/intents';
 import { coatChecks, ruleWords } from '../coats/model';
 import { jobCost } from '../coats/money';
 import { clockText } from '../common/clockText';
-import { ledgerInputOf, readViews, type CoatView, type PieceView } from '../common/coatView';
+import {
+  filmChecksOf,
+  ledgerInputOf,
+  readViews,
+  type CoatView,
+  type PieceView,
+} from '../common/coatView';
 import { splitOf } from '../common/explanations';
 import { daySheet } from '../common/prep/daySheet';
 import { holdsOf, prepOf } from '../common/prep/prepView';
@@ -46,7 +51,7 @@ export function shopOf(tables: AnyTables): Shop {
 }
 
 function tryCoat(view: CoatView, piece: PieceView, shop: Shop, nowMs: number, format: Format) {
-  const { coat, resin, areas, around } = view;
+  const { coat, resin } = view;
   const ledger = coatLedger(ledgerInputOf(view));
   windowRows(view, nowMs);
   draftOfIntent(coat.intent, format);
@@ -54,11 +59,7 @@ function tryCoat(view: CoatView, piece: PieceView, shop: Shop, nowMs: number, fo
   const split = ledger.ok ? splitOf(ledger.value, resin) : null;
   if (!split) return;
   coatChecks(coat, resin, split, shop.settings, format);
-  filmChecks({
-    ...{ coat, areas, resin, format, mask: null },
-    piece: piece.piece,
-    below: belowCoat(coat, around.areas, around.coats),
-  });
+  checkWords(filmChecksOf(view, null), format);
 }
 
 /** Everything that the screens of a piece say of it. */

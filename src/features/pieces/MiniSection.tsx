@@ -1,5 +1,5 @@
 'use client';
-import { sectionStack } from '@/core/coat';
+import { buildUp, sectionStack } from '@/core/coat';
 import { shapeBox } from '@/core/geometry';
 import type { Area } from '@/data/records/types';
 import type { PieceView } from '@/features/common/coatView';
@@ -11,16 +11,18 @@ const BASE = 46;
 
 /** The stack of coats in small, at true relative thickness. */
 export function MiniSection({ view, area }: { view: PieceView; area: Area }) {
+  const coats = view.coats.map((c) => c.coat);
+  const films = buildUp(view.areas, coats).get(area.id)?.films ?? [];
   const stack = sectionStack(
-    view.coats.map((c) => ({ id: c.coat.id, thicknessM: c.coat.thicknessM })),
+    films.map(({ coat, bottomM, topM }) => ({ id: coat.id, bottomM, topM })),
     shapeBox(area.shape).widthM,
     0.2,
   );
   const pxPerM = stack.heightM > 0 ? Math.min(38 / stack.heightM, 38 / 1e-3) : 0;
   return (
     <svg width={WIDTH} height="64" aria-hidden>
-      {stack.laminae.map((lamina, i) => {
-        const state = view.coats[i]?.state ?? 'planned';
+      {stack.laminae.map((lamina) => {
+        const state = view.coats.find((c) => c.coat.id === lamina.id)?.state ?? 'planned';
         return (
           <rect
             key={lamina.id}

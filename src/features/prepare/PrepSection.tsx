@@ -1,5 +1,5 @@
 'use client';
-import { sectionStack } from '@/core/coat';
+import { buildUp, sectionStack } from '@/core/coat';
 import { cutShape } from '@/core/geometry';
 import type { PlacedTask, PrepFacts } from '@/core/prep';
 import type { CoatView, PieceView } from '@/features/common/coatView';
@@ -82,25 +82,30 @@ export function PrepSection({ view, facts, lit }: Props) {
   const area = view.areas[0];
   if (!area) return null;
   const coats = view.coats.filter((c) => c.clock || c === view.upcoming);
+  const lies = buildUp(
+    view.areas,
+    coats.map((c) => c.coat),
+  ).get(area.id);
   const stack = sectionStack(
-    coats.map((c) => ({ id: c.coat.id, thicknessM: c.coat.thicknessM })),
+    (lies?.films ?? []).map(({ coat, bottomM, topM }) => ({ id: coat.id, bottomM, topM })),
     cutShape(area.shape).widthM,
     0.2,
   );
   const pxPerM = stack.heightM > 0 ? Math.min(ROOM / stack.heightM, ROOM / 1e-3) : 0;
   const y = (heightM: number) => BASE - heightM * pxPerM;
-  const lying = stack.laminae.filter((_, i) => coats[i]?.clock);
+  const viewOf = (id: string) => coats.find((c) => c.coat.id === id);
+  const lying = stack.laminae.filter((l) => viewOf(l.id)?.clock);
   const surface = y(lying.at(-1)?.topM ?? 0);
   const masked = facts.masks.some((m) => m.takenOffMs === null);
   const ends = lit !== null && lit.task.edges.length > 0;
   const onlyEnds = ends && SIDE_RULES.includes(lit.task.rule);
-  const lies = lying.length === 0 ? 'No coat lies on it.' : `Coats on it: ${lying.length}.`;
+  const words = lying.length === 0 ? 'No coat lies on it.' : `Coats on it: ${lying.length}.`;
   return (
     <svg
       viewBox={`0 0 ${W} ${BASE + DEPTH + 26}`}
       width="100%"
       role="img"
-      aria-label={`Section. ${lies}${masked ? ' A mask is on.' : ''}`}
+      aria-label={`Section. ${words}${masked ? ' A mask is on.' : ''}`}
     >
       <SvgText x="0" y="14" size={14} weight={600} family="heading" fill="var(--bm-colors-ink)">
         Section
@@ -108,8 +113,8 @@ export function PrepSection({ view, facts, lit }: Props) {
       <SvgText x="58" y="14" size={13} fill="var(--bm-colors-ink2)">
         {`film × ${stack.exaggeration}`}
       </SvgText>
-      {stack.laminae.map((lamina, i) => {
-        const coat = coats[i];
+      {stack.laminae.map((lamina) => {
+        const coat = viewOf(lamina.id);
         return coat ? (
           <Lamina key={lamina.id} view={coat} top={y(lamina.topM)} bottom={y(lamina.bottomM)} />
         ) : null;

@@ -4,7 +4,8 @@ import { measureShape } from '@/core/geometry';
 import type { AreaKind } from '@/data/records/types';
 import { Button } from '@/ui/Button';
 import { editText } from '@/core/units';
-import { emptyArea, emptyEdge, shapeNow, type AreaDraft } from './draft';
+import { emptyArea, emptyEdge, type AreaDraft } from './draft';
+import { shapeNow } from './readShape';
 import { useSurvey } from './SurveyContext';
 
 /** The areas of the piece: choose one, add a back or an edge band, remove one. */

@@ -9,8 +9,9 @@ import { FieldReader } from '@/features/common/fieldReader';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { TextField } from '@/ui/TextField';
-import { shapeNow } from './draft';
-import { levelExplanation, LEVEL_FILM_M, LEVEL_SHARE, unevenExplanation } from './explain';
+import { shapeNow } from './readShape';
+import { LEVEL_SHARE } from '@/core/film';
+import { levelExplanation, LEVEL_FILM_M, unevenExplanation } from './explain';
 import { readLevel } from './readSurvey';
 import { useSurvey } from './SurveyContext';
 

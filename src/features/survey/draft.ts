@@ -1,9 +1,6 @@
 import {
-  checkShape,
-  corners,
   outlineSides,
   POLYGON_SIDES,
-  shapePath,
   type EdgeProfile,
   type Path,
   type Point,
@@ -25,9 +22,7 @@ import type {
   Support,
   Surface,
 } from '@/data/records/types';
-import { FieldReader } from '@/features/common/fieldReader';
 import type { Format } from '@/features/common/useFormat';
-import { readShape } from './readSurvey';
 
 /** What is typed and drawn in the survey of a piece: lengths as text, places in m. */
 export interface EdgeDraft {
@@ -255,14 +250,6 @@ export function draftOf(piece: Piece, areas: readonly Area[], format: Format): S
   };
 }
 
-/** The shape as far as it is known now: what can be drawn, sound or not. */
-export function shapeNow(area: AreaDraft, format: Format): Shape | null {
-  const reader = new FieldReader<string>(format);
-  const shape = readShape(area, reader, '');
-  if (!reader.sound || !shape) return null;
-  return shape.kind === 'outline' || checkShape({ ...shape, keepBare: [] }).ok ? shape : null;
-}
-
 /** How many edges an area has that can differ. */
 export function sideCount(area: AreaDraft): number {
   if (area.shape === 'outline') return area.outline ? outlineSides(area.outline).length : 1;
@@ -277,20 +264,3 @@ export function sideCount(area: AreaDraft): number {
 /** One edge for each side: what is there is kept, new sides are like the first. */
 export const fitEdges = (edges: readonly EdgeDraft[], count: number): EdgeDraft[] =>
   Array.from({ length: count }, (_, i) => edges[i] ?? edges[0] ?? emptyEdge('open'));
-
-/** The shape made free: its corners and curves can then be moved one by one. */
-export function freeOutline(area: AreaDraft, format: Format): AreaDraft {
-  const shape = shapeNow(area, format);
-  if (!shape || area.shape === 'outline') return area;
-  const outline = shapePath(shape);
-  const next: AreaDraft = { ...area, shape: 'outline', outline, measured: { by: 'rule' } };
-  return { ...next, edges: fitEdges(area.edges, sideCount(next)) };
-}
-
-/** Box of the drawn areas in plan coordinates, m. */
-export function planPoints(area: AreaDraft, format: Format): Point[] {
-  const shape = shapeNow(area, format);
-  const path = shape ? shapePath(shape) : area.outline;
-  const all = path ? corners(path) : [];
-  return all.map(([x, y]): Point => [x + area.at[0], y + area.at[1]]);
-}

@@ -1,5 +1,5 @@
 import type { Explanation, ExplainInput } from '@/core/explain';
-import { tiltDifference, tiltFluidity, tolerableSlope } from '@/core/film';
+import { LEVEL_SHARE, tiltDifference, tiltFluidity, tolerableSlope } from '@/core/film';
 import { measureShape, pathArea, shapePath, type FaceMeasure, type Shape } from '@/core/geometry';
 import type { Area } from '@/data/records/types';
 import type { PlannedFilm } from './SurveyContext';
@@ -125,9 +125,8 @@ export function recessExplanation(measure: FaceMeasure, depthM: number): Explana
   };
 }
 
-/** The film that level is judged by when no coat is planned, and the share of it that may differ. */
+/** The film that level is judged by when no coat is planned. */
 export const LEVEL_FILM_M = 1.6e-3;
-export const LEVEL_SHARE = 0.1;
 
 /** What slope the longest way across a piece tolerates. */
 export function levelExplanation(

@@ -2,8 +2,6 @@ import { COUNT_LIMITS } from '@/core/coat';
 import {
   centrePath,
   checkShape,
-  POLYGON_SIDES,
-  SIZE_LIMITS_M,
   shiftPath,
   type EdgeProfile,
   type Point,
@@ -23,6 +21,7 @@ import {
   type LevelDraft,
   type SurveyDraft,
 } from './draft';
+import { readShape } from './readShape';
 
 type Reader = FieldReader<string>;
 
@@ -30,42 +29,6 @@ type Reader = FieldReader<string>;
 export type SurveyRead =
   | { readonly ok: true; readonly value: Survey }
   | { readonly ok: false; readonly errors: Readonly<Record<string, string>> };
-
-/** The shape of an area; faults go to `prefix` + field. */
-export function readShape(area: AreaDraft, reader: Reader, prefix: string): Shape | null {
-  const size = (field: 'width' | 'height') =>
-    reader.quantity(prefix + field, area[field], 'length', SIZE_LIMITS_M);
-  const { keepBare } = area;
-  const bare = keepBare.length > 0 ? { keepBare } : {};
-  switch (area.shape) {
-    case 'rectangle':
-    case 'ellipse':
-      return { kind: area.shape, widthM: size('width'), heightM: size('height'), ...bare };
-    case 'roundedRectangle':
-      return {
-        kind: area.shape,
-        widthM: size('width'),
-        heightM: size('height'),
-        radiusM: reader.quantity(`${prefix}radius`, area.radius, 'length'),
-        ...bare,
-      };
-    case 'disc':
-      return { kind: area.shape, diameterM: size('width'), ...bare };
-    case 'regularPolygon':
-      return {
-        kind: area.shape,
-        sides: reader.whole(`${prefix}sides`, area.sides, POLYGON_SIDES.min, POLYGON_SIDES.max),
-        sizeM: size('width'),
-        across: area.across,
-        ...bare,
-      };
-    case 'outline':
-      if (!area.outline)
-        reader.errors[`${prefix}outline`] =
-          'Draw the outline, trace a photo or choose a drawing file.';
-      return area.outline && { kind: 'outline', outer: area.outline, keepBare };
-  }
-}
 
 const FIELD_OF: Readonly<Record<string, string>> = {
   widthM: 'width',

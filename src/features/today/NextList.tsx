@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { clockText, spanText } from '@/features/common/clockText';
 import { Figure } from '@/ui/Figure';
 import { focusRing } from '@/ui/touch';
-import type { ToDo } from './model';
+import type { ToDo } from './toDo';
 
 function when(toDo: ToDo, nowMs: number): { figure: string; word: string } {
   if (toDo.fromMs > nowMs) return { figure: clockText(toDo.fromMs, nowMs), word: 'from' };

@@ -8,6 +8,7 @@ import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
 import type { Format } from '@/features/common/useFormat';
 import { dryingTasks, holdsOf, maskClocks, prepOf } from '@/features/common/prep/prepView';
 import { maskToDos, prepareToDo } from './prepToDos';
+import type { ToDo } from './toDo';
 
 /** A band of one state in a lane. */
 export interface Band {
@@ -27,17 +28,6 @@ export interface Lane {
   readonly href: string;
   readonly title: string;
   readonly bands: readonly Band[];
-}
-
-export interface ToDo {
-  readonly key: string;
-  readonly href: string;
-  readonly title: string;
-  readonly detail: string;
-  /** When it must be done, or from when it can be. Null: any time. */
-  readonly dueMs: number | null;
-  readonly fromMs: number;
-  readonly urgent: boolean;
 }
 
 function coatBands(view: CoatView, untilMs: number, nowMs: number): Band[] {

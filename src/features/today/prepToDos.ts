@@ -2,7 +2,7 @@ import type { Shop } from '@/data/hooks';
 import { clockText } from '@/features/common/clockText';
 import type { PieceView } from '@/features/common/coatView';
 import { holdsOf, maskClocks, type MaskClock } from '@/features/common/prep/prepView';
-import type { ToDo } from './model';
+import type { ToDo } from './toDo';
 
 const SOON_MS = 3_600_000;
 

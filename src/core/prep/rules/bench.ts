@@ -1,4 +1,5 @@
-import { tolerableSlope } from '../../film';
+import { liesOver } from '../../coat';
+import { LEVEL_SHARE, tolerableSlope } from '../../film';
 import type { PrepContext } from '../context';
 import type { PrepArea, PrepCoat } from '../facts';
 import { need } from '../materials';
@@ -11,8 +12,6 @@ const TRADE = 'Common practice, no source.';
 const WIPE = { alcoholM: 30e-6, clothM2: 0.25 } as const;
 /** Sticky tape for lint, m for each m². Judgement, no source. */
 const LINT_PER_M2 = 15;
-/** Unevenness that a flood may have, edge to edge, as a share of its thickness. Judgement, no source. */
-const LEVEL_SHARE = 0.1;
 /** A canvas bellies under a coat of this thickness, m. Judgement, no source. */
 const BELLY_M = 1e-3;
 
@@ -31,8 +30,8 @@ const eachCoat = (
 /** Ink or leaf that nothing covers yet: no alcohol on it. */
 const isBareArt = (facts: PrepContext, coat: PrepCoat, area: PrepArea): boolean =>
   isDelicate(area) &&
-  !facts.topOn(area.id) &&
-  !facts.waiting.some((c) => c.order < coat.order && c.areaIds.includes(area.id));
+  !facts.on(area.id).top &&
+  !facts.waiting.some((c) => c.order < coat.order && liesOver(c) && c.areaIds.includes(area.id));
 
 const LOOSE = ['fine glitter', 'flakes', 'sand', 'stones'] as const;
 const isStrewn = (area: PrepArea) => area.relief.some((r) => LOOSE.some((k) => k === r.kind));

@@ -1,3 +1,4 @@
+import { liesOver } from '../../coat';
 import { openEdges, type PrepContext } from '../context';
 import type { PrepArea } from '../facts';
 import { need } from '../materials';
@@ -24,7 +25,7 @@ const isDrinking = (area: PrepArea): boolean => area.porosity !== 'sealed';
 
 /** A resin seal coat on this area takes the place of brushed sealing. */
 const resinSeals = (facts: PrepContext, area: PrepArea): boolean =>
-  facts.coats.some((c) => c.kind === 'seal' && c.areaIds.includes(area.id));
+  facts.coats.some((c) => c.kind === 'seal' && liesOver(c) && c.areaIds.includes(area.id));
 
 const onGround = (
   facts: PrepContext,

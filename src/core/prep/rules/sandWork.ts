@@ -1,5 +1,5 @@
 import { workRegion, type HalfPlane, type Region } from '../../geometry';
-import type { PrepContext } from '../context';
+import { openEdges, type PrepContext } from '../context';
 import type { PrepArea, PrepCoat } from '../facts';
 import { sandingMaterials, sandingPlan } from '../sanding';
 import type { ProblemName, TaskDraft } from '../task';
@@ -47,10 +47,8 @@ function sandArea(facts: PrepContext, areas: readonly PrepArea[], limit: HalfPla
 
 /** Film lying on an area, m; null when there is none. */
 export function filmOn(facts: PrepContext, areaId: string): number | null {
-  const film = facts.lying
-    .filter((c) => c.areaIds.includes(areaId))
-    .reduce((sum, c) => sum + c.thicknessM, 0);
-  return film > 0 ? film : null;
+  const { surfaceM } = facts.on(areaId);
+  return surfaceM > 0 ? surfaceM : null;
 }
 
 const bearsWater = ({ support, areas }: PrepContext, lain: boolean): boolean =>
@@ -58,6 +56,19 @@ const bearsWater = ({ support, areas }: PrepContext, lain: boolean): boolean =>
   (support !== 'bare wood' &&
     support !== 'paper on board' &&
     areas.every((a) => a.porosity === 'sealed'));
+
+/** Area that a coat wants keyed, one piece, m²: its edges, its share of the areas, or all of them. */
+function keyedArea(
+  facts: PrepContext,
+  areas: readonly PrepArea[],
+  next: PrepCoat | null,
+  { why }: Sanding,
+  limit: HalfPlane | null,
+): number {
+  if (why !== 'tooth' || next === null) return sandArea(facts, areas, limit);
+  if (next.kind === 'edge') return areas.reduce((sum, a) => sum + openEdges(a).bandM2, 0);
+  return sandArea(facts, areas, limit) * next.coverage;
+}
 
 interface Sanding {
   readonly why: 'tooth' | 'flatten' | 'shape' | 'polish' | 'own';
@@ -80,7 +91,7 @@ export function sanding(
   const beyond = areas.filter((a) => !under.includes(a));
   const plan = sandingPlan({
     why: told.why,
-    areaM2: (told.areaM2 ?? sandArea(facts, under, limit)) * facts.count,
+    areaM2: (told.areaM2 ?? keyedArea(facts, under, next, told, limit)) * facts.count,
     beyondM2: beyond.length > 0 ? sandArea(facts, beyond, null) * facts.count : 0,
     grits: told.grits,
     removeM3: (told.removeM3 ?? 0) * facts.count,

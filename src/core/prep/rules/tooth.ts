@@ -1,8 +1,8 @@
+import { beneath, reliefRoom, shareProud } from '../../coat';
 import type { PrepContext } from '../context';
 import type { PrepArea, PrepCoat } from '../facts';
 import { gritSequence } from '../grit';
 import { need } from '../materials';
-import { proudVolume } from '../sanding';
 import type { DefectKind } from '../../piece';
 import type { PrepRule, TaskDraft } from '../task';
 import { filmOn, sanding } from './sandWork';
@@ -18,11 +18,18 @@ const SPOT_M2 = 20e-4;
 const LIP = { widthM: 10e-3, sectionM2: 0.25e-6 } as const;
 const DRIPS = { widthM: 15e-3, sectionM2: 2e-6 } as const;
 
-/** What the coat lies on: the topmost coat below it on its areas, poured or still planned. */
-const below = (facts: PrepContext, coat: PrepCoat): PrepCoat | undefined =>
-  [...facts.lying, ...facts.waiting].findLast(
-    (c) => c.order < coat.order && c.areaIds.some((id) => coat.areaIds.includes(id)),
-  );
+/**
+ * What a coat lies on, poured or still planned: the topmost coat that covers one of its areas. An edge coat only wets
+ * edges, so it is ground for the next edge coat alone; a film over it holds on the face.
+ */
+function below(facts: PrepContext, coat: PrepCoat): PrepCoat | undefined {
+  const under = beneath(coat, facts.areas, facts.coats);
+  return coat.areaIds
+    .map((id) => (coat.kind === 'edge' ? under.get(id)?.last : under.get(id)?.top) ?? null)
+    .filter((c) => c !== null)
+    .sort((a, b) => a.order - b.order)
+    .at(-1);
+}
 
 interface Tooth {
   readonly areas: readonly PrepArea[];
@@ -94,8 +101,10 @@ const alongEdges =
 const spot = () => ({ areaM2: SPOT_M2, removeM3: 0 });
 const proud = (facts: PrepContext, area: PrepArea) => {
   const film = filmOn(facts, area.id) ?? 0;
-  const removeM3 = area.relief.reduce((sum, r) => sum + proudVolume(area.areaM2, r, film), 0);
-  return { areaM2: area.areaM2 * Math.max(0, ...area.relief.map((r) => r.share)), removeM3 };
+  return {
+    areaM2: area.areaM2 * shareProud(area.relief, film),
+    removeM3: area.areaM2 * reliefRoom(area.relief, film, Infinity),
+  };
 };
 
 /** Cured faults that sanding puts right, and how coarse it begins. Common practice, no source. */
@@ -114,10 +123,8 @@ const FLATTEN: Readonly<Partial<Record<DefectKind, Flattening>>> = {
 
 /** Where faults are sanded flat before the next coat. */
 function flattenAreas(facts: PrepContext): readonly PrepArea[] {
-  const top = facts.lying.at(-1);
   const next = facts.waiting[0];
-  if (!top?.poured || !next) return [];
-  return facts.areasOf(top).filter((a) => next.areaIds.includes(a.id));
+  return next ? facts.areasOf(next).filter((a) => facts.on(a.id).last) : [];
 }
 
 /** Whether anything is sanded flat before the next coat. */

@@ -25,6 +25,7 @@ export function area(
       heightM: 0.018,
     })),
     bareOutlineM: 0,
+    depthM: 0,
     porosity: 'sealed',
     relief: [],
     surface: { kind: 'bare', ageDays: null, sanded: false },
@@ -51,6 +52,7 @@ export const coat = (change: Partial<PrepCoat> = {}): PrepCoat => ({
   order: 1,
   areaIds: ['face'],
   thicknessM: 1.6e-3,
+  coverage: 1,
   poured: null,
   ...change,
 });

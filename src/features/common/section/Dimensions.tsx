@@ -1,7 +1,6 @@
 import { formatInchFraction, INCH_M } from '@/core/units';
 import { useFormat } from '../useFormat';
-import { labelHeights, type SectionLayout } from './layout';
-import type { SectionLamina } from './SectionDrawing';
+import { labelHeights, type SectionLamina, type SectionLayout } from './layout';
 import { SvgText } from '@/ui/SvgText';
 
 interface Props {
@@ -37,9 +36,9 @@ export function Dimensions({ layout, laminae, editableId }: Props) {
               fill={colour}
               weight={lamina.id === editableId ? 600 : 400}
             >
-              {show(lamina.thicknessM, 'film').text}
-              {units === 'us' && lamina.thicknessM >= INCH_M / 32
-                ? ` ≈ ${formatInchFraction(lamina.thicknessM, 32).text}`
+              {show(lamina.topM - lamina.bottomM, 'film').text}
+              {units === 'us' && lamina.topM - lamina.bottomM >= INCH_M / 32
+                ? ` ≈ ${formatInchFraction(lamina.topM - lamina.bottomM, 32).text}`
                 : ''}
             </SvgText>
           </g>

@@ -2,24 +2,21 @@
 import { useState } from 'react';
 import { CENTRE_CUT, cutShape, type CutLine } from '@/core/geometry';
 import { INCH_M } from '@/core/units';
-import type { CoatState } from '@/core/resin';
 import { edgeHeightOf, edgeKindsOf, type Area, type Support } from '@/data/records/types';
 import { SUPPORT_HATCH } from '../materials';
 import { STATE_FILL, STATE_WORDS } from '../stateWords';
 import { useFormat, type Format } from '../useFormat';
 import { Dimensions } from './Dimensions';
 import { Handle } from './Handle';
-import { layoutSection, scaleBarM, SECTION, wallPath, type SectionLayout } from './layout';
+import {
+  layoutSection,
+  scaleBarM,
+  SECTION,
+  wallPath,
+  type SectionLamina,
+  type SectionLayout,
+} from './layout';
 import { SvgText } from '@/ui/SvgText';
-
-export interface SectionLamina {
-  readonly id: string;
-  readonly name: string;
-  readonly thicknessM: number;
-  /** Share of the face that it covers; all when left out. */
-  readonly coverage?: number;
-  readonly state: CoatState;
-}
 
 interface Props {
   readonly area: Area;
@@ -182,7 +179,7 @@ function Caption({ layout, line }: { layout: SectionLayout; line: CutLine }) {
 /** What is said of a lamina when it is pointed at. */
 function laminaWords(lamina: SectionLamina, topM: number, show: Format['show']): string {
   const film = (m: number) => show(m, 'film').text;
-  return `${lamina.name}, ${STATE_WORDS[lamina.state]}: ${film(lamina.thicknessM)}, its surface ${film(topM)} over the ground`;
+  return `${lamina.name}, ${STATE_WORDS[lamina.state]}: ${film(topM - lamina.bottomM)}, its surface ${film(topM)} over the ground`;
 }
 
 /** The piece cut through: substrate hatched, each coat at its true relative thickness, the newest on top. */
@@ -227,7 +224,7 @@ export function SectionDrawing({ area, support, laminae, line = CENTRE_CUT, edit
       {editable && dragged && drawn && (
         <Handle
           name={dragged.name}
-          thicknessM={dragged.thicknessM}
+          thicknessM={dragged.topM - dragged.bottomM}
           minM={editable.minM}
           maxM={editable.maxM}
           x={(layout.x0 + layout.x1) / 2}

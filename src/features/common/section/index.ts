@@ -1,2 +1,2 @@
-export { SectionDrawing, type SectionLamina } from './SectionDrawing';
-export { layoutSection, scaleBarM, wallPath } from './layout';
+export { SectionDrawing } from './SectionDrawing';
+export { layoutSection, scaleBarM, wallPath, type SectionLamina } from './layout';

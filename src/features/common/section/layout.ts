@@ -4,9 +4,10 @@ import {
   sectionStack,
   tallestRelief,
   type ReliefHeights,
-  type SectionCoat,
+  type Lamina,
 } from '@/core/coat';
 import type { Cut } from '@/core/geometry';
+import type { CoatState } from '@/core/resin';
 import type { EdgeKind } from '@/data/records/types';
 
 /** Drawing size in its own units. */
@@ -21,6 +22,14 @@ export const SECTION = {
 const CUT_PX = SECTION.width - SECTION.left - SECTION.right;
 /** Height for the coats, leaving air above to drag into. */
 const ROOM_PX = 205;
+
+/** A film of the section with the share of the area that it covers; all when left out. */
+export type SectionFilm = Lamina & { readonly coverage?: number };
+
+export interface SectionLamina extends SectionFilm {
+  readonly name: string;
+  readonly state: CoatState;
+}
 
 export interface DrawnLamina {
   readonly id: string;
@@ -136,17 +145,17 @@ export const wallPath = (kind: EdgeKind, side: 'left' | 'right', topPx: number):
 
 /**
  * Places every lamina of a section on the drawing.
- * @param coats from the substrate up @param cut the cut and its two sides
+ * @param films as `buildUp` gives them @param cut the cut and its two sides
  * @param frozen exaggeration to keep while a surface is dragged
  */
 export function layoutSection(
-  coats: readonly SectionCoat[],
+  films: readonly SectionFilm[],
   cut: Cut,
   edgeKinds: readonly EdgeKind[],
   frozen: number | null = null,
   relief: readonly ReliefHeights[] = [],
 ): SectionLayout {
-  const stack = sectionStack(coats, cut.widthM, ROOM_PX / CUT_PX, tallestRelief(relief));
+  const stack = sectionStack(films, cut.widthM, ROOM_PX / CUT_PX, tallestRelief(relief));
   const exaggeration = frozen ?? stack.exaggeration;
   const pxPerM = CUT_PX / cut.widthM;
   const filmPxPerM = pxPerM * exaggeration;
@@ -157,7 +166,7 @@ export function layoutSection(
   const laminae = stack.laminae.map((lamina, i): DrawnLamina => {
     const topPx = SECTION.base - lamina.topM * filmPxPerM;
     const bottomPx = SECTION.base - lamina.bottomM * filmPxPerM;
-    const coverage = coats[i]?.coverage ?? 1;
+    const coverage = films[i]?.coverage ?? 1;
     const part = coverage < RAISES_FROM;
     return {
       ...{ id: lamina.id, topPx, bottomPx, topM: lamina.topM },

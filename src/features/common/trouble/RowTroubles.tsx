@@ -17,7 +17,8 @@ export function RowTroubles({ troubles }: { troubles: readonly RowTrouble[] }) {
     >
       {troubles.slice(0, 5).map((t) => (
         <Box key={`${t.table}-${t.row.id}`}>
-          <strong>▲ Left out: {troubleWords(t)}.</strong> It cannot be shown; the program says “{t.message}”.
+          <strong>▲ Left out: {troubleWords(t)}.</strong> It cannot be shown; the program says “
+          {t.message}”.
         </Box>
       ))}
       {troubles.length > 5 && <Box>And {troubles.length - 5} more.</Box>}

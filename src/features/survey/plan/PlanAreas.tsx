@@ -2,7 +2,8 @@
 import { shapePath, shapeSides, type Point } from '@/core/geometry';
 import { EDGE_STROKE } from '@/features/common/Outline';
 import { SvgText } from '@/ui/SvgText';
-import { fitEdges, shapeNow, sideCount, type AreaDraft } from '../draft';
+import { fitEdges, sideCount, type AreaDraft } from '../draft';
+import { shapeNow } from '../readShape';
 import { useSurvey } from '../SurveyContext';
 import { edgeName } from '../words';
 import { pathD } from './pathD';

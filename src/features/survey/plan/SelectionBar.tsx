@@ -9,7 +9,7 @@ import {
   type Path,
 } from '@/core/geometry';
 import { Button } from '@/ui/Button';
-import { freeOutline, shapeNow } from '../draft';
+import { freeOutline, shapeNow } from '../readShape';
 import { drawingTrouble } from '../readSurvey';
 import { useSurvey } from '../SurveyContext';
 import type { Chosen } from './planView';

@@ -1,0 +1,179 @@
+import path from 'node:path';
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
+import importX from 'eslint-plugin-import-x';
+import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** One direction of imports: app → features → {ui, data, workers/client} → core. */
+const zone = (target, from, except, message) => ({ target, from, except, message });
+const features = [
+  'shell',
+  'today',
+  'pieces',
+  'survey',
+  'coats',
+  'cure',
+  'inspect',
+  'prepare',
+  'wet',
+  'resins',
+  'book',
+  'settings',
+];
+/** Knows what every screen says, so that a shop is tried through all of them before it is put in place. */
+const EVERY_VIEW = './everyView';
+/** Zones of a tree whose sources stand in `root`/src. */
+const zonesOf = (root) => {
+  const src = (name) => path.join(root, 'src', name);
+  return [
+    zone(src('core'), src(''), ['./core'], 'core imports core only'),
+    zone(src('workers'), src(''), ['./core', './workers'], 'workers import core only'),
+    zone(src('data'), src(''), ['./core', './data'], 'data imports core only'),
+    zone(src('ui'), src(''), ['./ui'], 'ui imports nothing of ours'),
+    zone(src('demo'), src(''), ['./core', './data', './demo'], 'the demo imports core and data'),
+    zone(
+      src('features'),
+      src(''),
+      ['./core', './data', './ui', './features', './workers/client.ts', './demo/index.ts'],
+      'features import core, data, ui and workers/client',
+    ),
+    ...features.map((name) =>
+      zone(
+        src(`features/${name}`),
+        src('features'),
+        [`./${name}`, './common', ...(name === 'book' ? [EVERY_VIEW] : [])],
+        'a feature imports no other feature',
+      ),
+    ),
+    zone(
+      src('features/common'),
+      src('features'),
+      ['./common'],
+      'features/common imports no feature',
+    ),
+    zone(
+      src('app'),
+      src(''),
+      ['./app', './features', './ui', './workers/server.ts'],
+      'routes render features',
+    ),
+  ];
+};
+
+const CORE_STRANGERS = ['react', 'react-dom', 'next', 'dexie', 'recharts'];
+
+/**
+ * The rules for a tree whose sources stand in `root`/src: ours, and the planted one that shows that they bite.
+ * @param {string} root absolute path
+ */
+export const lintConfig = (root) =>
+  tseslint.config(
+    {
+      ignores: [
+        '.next/**',
+        'node_modules/**',
+        'next-env.d.ts',
+        'test-results/**',
+        '.tmp/**',
+        'coverage/**',
+      ],
+    },
+    ...tseslint.configs.recommended,
+    {
+      files: ['**/*.{ts,tsx}'],
+      languageOptions: {
+        parserOptions: { projectService: true, tsconfigRootDir: root },
+      },
+      plugins: { 'import-x': importX, 'react-hooks': reactHooks },
+      settings: {
+        'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
+        'import-x/extensions': ['.ts', '.tsx', '.mjs', '.js'],
+        'import-x/resolver-next': [
+          createTypeScriptImportResolver({ project: path.join(root, 'tsconfig.json') }),
+        ],
+      },
+      rules: {
+        ...reactHooks.configs.recommended.rules,
+        'import-x/no-restricted-paths': ['error', { zones: zonesOf(root) }],
+        'import-x/no-cycle': ['error', { ignoreExternal: true }],
+        'import-x/no-default-export': 'error',
+        '@typescript-eslint/no-floating-promises': 'error',
+        '@typescript-eslint/consistent-type-imports': [
+          'error',
+          { fixStyle: 'inline-type-imports' },
+        ],
+        '@typescript-eslint/switch-exhaustiveness-check': 'error',
+        'no-restricted-syntax': [
+          'error',
+          { selector: 'ExportAllDeclaration', message: 'Name each export.' },
+        ],
+        'no-console': 'error',
+        'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
+      },
+    },
+    {
+      files: ['src/core/**/*.ts'],
+      ignores: ['**/*.test.ts'],
+      rules: {
+        'no-restricted-imports': [
+          'error',
+          { paths: CORE_STRANGERS, patterns: ['next/*', 'react/*', '@chakra-ui/*'] },
+        ],
+        'no-restricted-globals': [
+          'error',
+          'window',
+          'document',
+          'localStorage',
+          'indexedDB',
+          'fetch',
+        ],
+        'no-restricted-properties': [
+          'error',
+          { object: 'Math', property: 'random', message: 'Pass a random source in.' },
+          { object: 'Date', property: 'now', message: 'Pass the time in.' },
+          { object: 'crypto', property: 'randomUUID', message: 'Pass identifiers in.' },
+        ],
+        'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
+      },
+    },
+    {
+      files: ['src/{features,ui}/**/*.tsx'],
+      rules: {
+        'max-lines': ['error', { max: 250, skipBlankLines: true, skipComments: true }],
+        'max-lines-per-function': ['error', { max: 100, skipBlankLines: true, skipComments: true }],
+      },
+    },
+    {
+      files: ['src/**/*.{ts,tsx}'],
+      ignores: [
+        'src/data/db.ts',
+        'src/data/oldShop.ts',
+        'src/workers/client.ts',
+        'src/workers/threadPool.ts',
+        '**/*.test.ts',
+      ],
+      rules: {
+        'no-restricted-syntax': [
+          'error',
+          { selector: 'ExportAllDeclaration', message: 'Name each export.' },
+          {
+            selector: "NewExpression[callee.name='Dexie']",
+            message: 'new Dexie stands in data/db.ts and data/oldShop.ts only.',
+          },
+          {
+            selector: "NewExpression[callee.name='Worker']",
+            message: 'new Worker stands in workers/client.ts and workers/threadPool.ts only.',
+          },
+        ],
+      },
+    },
+    {
+      // Tests may take the demo shop and fixtures from anywhere.
+      files: ['**/*.test.ts', '**/*.bench.ts', '**/test/**'],
+      rules: { 'import-x/no-restricted-paths': 'off' },
+    },
+    {
+      files: ['src/app/**/*.{ts,tsx}', '*.config.ts', 'src/proxy.ts'],
+      rules: { 'import-x/no-default-export': 'off' },
+    },
+  );

@@ -1,0 +1,3 @@
+import { a } from './a';
+
+export const b = (n: number): number => a(n);

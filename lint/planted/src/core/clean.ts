@@ -1,0 +1,3 @@
+import { a } from './circle/a';
+
+export const clean = a(1);

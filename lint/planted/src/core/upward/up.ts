@@ -1,0 +1,3 @@
+import { rows } from '../../data/rows';
+
+export const count = rows.length;

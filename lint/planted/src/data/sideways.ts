@@ -1,0 +1,3 @@
+import { shown } from '../features/book/shown';
+
+export const told = shown;

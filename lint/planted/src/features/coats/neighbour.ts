@@ -1,0 +1,3 @@
+import { shown } from '../book/shown';
+
+export const seen = shown;

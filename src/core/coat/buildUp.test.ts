@@ -1,0 +1,78 @@
+import { beneath, buildUp, filmAreas, type BuildArea, type BuildCoat } from '.';
+
+const face: BuildArea = { id: 'face', kind: 'face', depthM: 0 };
+const pit: BuildArea = { id: 'pit', kind: 'recess', depthM: 3e-3 };
+const back: BuildArea = { id: 'back', kind: 'back', depthM: 0 };
+const areas = [face, pit, back];
+const coat = (
+  order: number,
+  kind: BuildCoat['kind'],
+  areaIds: readonly string[] = ['face'],
+  thicknessM = 1e-3,
+  coverage = 1,
+): BuildCoat => ({ order, kind, areaIds, thicknessM, coverage });
+
+describe('where a coat lies as a film', () => {
+  it('a face takes its recesses with it, a fill leaves the face out', () => {
+    const ids = (kind: BuildCoat['kind'], on: string[]) =>
+      filmAreas({ kind, areaIds: on }, areas).map((a) => a.id);
+    expect(ids('flood', ['face', 'pit'])).toEqual(['face']);
+    expect(ids('fill', ['face', 'pit'])).toEqual(['pit']);
+    expect(ids('fill', ['face'])).toEqual(['face']);
+    expect(ids('back', ['back'])).toEqual(['back']);
+  });
+});
+
+describe('what lies on each area', () => {
+  it('nothing: every area is bare', () => {
+    const lies = buildUp(areas, []);
+    expect([...lies.keys()]).toEqual(['face', 'pit', 'back']);
+    expect(lies.get('face')).toEqual({ surfaceM: 0, films: [], top: null, last: null });
+  });
+  it('films add up; a flood levels over an open recess, a seal follows its floor', () => {
+    const [seal, edge, flood, next] = [
+      coat(1, 'seal', ['face'], 0.2e-3),
+      coat(2, 'edge', ['face'], 0.15e-3),
+      coat(3, 'flood', ['face'], 1.6e-3),
+      coat(4, 'flood', ['face'], 1e-3),
+    ];
+    const all = [next, flood, edge, seal].filter((c) => c !== undefined);
+    const lies = buildUp(areas, all);
+    expect(lies.get('face')?.surfaceM).toBeCloseTo(2.8e-3, 12);
+    expect(lies.get('face')?.films.map((f) => f.coat)).toEqual([seal, flood, next]);
+    const under = beneath({ order: 4 }, areas, all);
+    expect(under.get('face')?.surfaceM).toBeCloseTo(1.8e-3, 12);
+    // The seal is brushed onto the floor of the recess; the flood fills its 3 mm and lies 1.6 mm over them.
+    expect(under.get('pit')?.surfaceM).toBeCloseTo(4.6e-3, 12);
+    expect(under.get('pit')).toMatchObject({ films: [], top: flood });
+    expect(beneath({ order: 2 }, areas, all).get('pit')?.surfaceM).toBeCloseTo(0.2e-3, 12);
+    expect(under.get('back')).toMatchObject({ surfaceM: 0, top: null });
+    expect(beneath({ order: 1 }, areas, all).get('face')?.top).toBeNull();
+  });
+  it('an edge coat is the last on its area and lies nowhere on its face', () => {
+    const edge = coat(1, 'edge');
+    expect(buildUp(areas, [edge]).get('face')).toEqual({
+      ...{ surfaceM: 0, films: [], top: null },
+      last: edge,
+    });
+  });
+  it('a patch is a film that raises nothing; from half of the area on a coat lies all over it', () => {
+    const patch = coat(1, 'patch', ['face'], 1e-3, 0.499);
+    const most = coat(2, 'art', ['face'], 0.5e-3, 0.5);
+    const { surfaceM, films, top } = buildUp(areas, [patch, most]).get('face') ?? {};
+    expect(surfaceM).toBeCloseTo(0.5e-3, 12);
+    expect(films).toEqual([
+      { coat: patch, bottomM: 0, topM: 1e-3 },
+      { coat: most, bottomM: 0, topM: 0.5e-3 },
+    ]);
+    expect(top).toBe(most);
+    expect(buildUp(areas, [patch]).get('face')).toMatchObject({ top: null, last: patch });
+  });
+  it('a fill lies in the recess alone, and the flood over it only adds its film', () => {
+    const fill = coat(1, 'fill', ['face', 'pit'], 3e-3);
+    const flood = coat(2, 'flood', ['face'], 1e-3);
+    const lies = buildUp(areas, [fill, flood]);
+    expect(lies.get('pit')?.surfaceM).toBeCloseTo(4e-3, 12);
+    expect(lies.get('face')?.surfaceM).toBeCloseTo(1e-3, 12);
+  });
+});

@@ -1,0 +1,112 @@
+import type { AreaKind, CoatKind } from '../piece';
+
+/** An area as far as it matters to what lies on it. */
+export interface BuildArea {
+  readonly id: string;
+  readonly kind: AreaKind;
+  /** Depth of a recess, m; 0 for the others. */
+  readonly depthM: number;
+}
+
+/** A coat as far as it matters to what lies where. */
+export interface BuildCoat {
+  readonly kind: CoatKind;
+  /** Place from the ground up. */
+  readonly order: number;
+  readonly areaIds: readonly string[];
+  readonly thicknessM: number;
+  /** Share of its areas that it covers, 0…1. */
+  readonly coverage: number;
+}
+
+/** A film on an area, with the heights of its two surfaces above the area's own ground, m. */
+export interface Film<C> {
+  readonly coat: C;
+  readonly bottomM: number;
+  readonly topM: number;
+}
+
+/** What lies on one area. */
+export interface OnArea<C> {
+  /** Height of the surface above the area's own ground, m; 0 where nothing lies. */
+  readonly surfaceM: number;
+  /** Films of coats that were laid on this area, lowest first, patches among them. */
+  readonly films: readonly Film<C>[];
+  /** The topmost coat that lies all over it; null: its ground is bare. */
+  readonly top: C | null;
+  /** The topmost coat of any kind that was laid on it: it may only wet its edges, or a part. */
+  readonly last: C | null;
+}
+
+/** Coats on a smaller share of an area raise nothing that lies above. Judgement, no source. */
+export const RAISES_FROM = 0.5;
+/** Coats that are brushed or spread thin: they make no lip, fill no belly and no wedge, and follow the floor of a recess. */
+const BRUSHED: readonly CoatKind[] = ['seal', 'edge', 'patch'];
+
+export const isBrushed = ({ kind }: Pick<BuildCoat, 'kind'>): boolean => BRUSHED.includes(kind);
+
+/** Whether a coat lies all over its areas: an edge coat only wets edges, a patch covers a part. */
+export const liesOver = ({ kind, coverage }: Pick<BuildCoat, 'kind' | 'coverage'>): boolean =>
+  kind !== 'edge' && coverage >= RAISES_FROM;
+
+/** The areas on which a coat lies as a film of its own: a face takes its recesses with it, a fill only recesses. */
+export function filmAreas<A extends Pick<BuildArea, 'id' | 'kind'>>(
+  coat: Pick<BuildCoat, 'kind' | 'areaIds'>,
+  areas: readonly A[],
+): A[] {
+  const chosen = areas.filter((a) => coat.areaIds.includes(a.id));
+  const face = chosen.some((a) => a.kind === 'face');
+  if (coat.kind === 'fill' && chosen.some((a) => a.kind === 'recess'))
+    return chosen.filter((a) => a.kind === 'recess');
+  return face ? chosen.filter((a) => a.kind !== 'recess') : chosen;
+}
+
+const BARE: OnArea<never> = { surfaceM: 0, films: [], top: null, last: null };
+
+/**
+ * What lies on every area of a piece: the one answer for ledger, intention, preparation, section and map.
+ * @param areas all areas of the piece, depths in m @param coats in any order, those that are to be counted
+ * @returns by the id of the area, each of them
+ * Source: geometry. A coat that is poured on the face levels over its recesses; one that is brushed follows their floor.
+ */
+export function buildUp<C extends BuildCoat>(
+  areas: readonly BuildArea[],
+  coats: readonly C[],
+): ReadonlyMap<string, OnArea<C>> {
+  const lies = new Map<string, OnArea<C>>(areas.map((a) => [a.id, BARE]));
+  const on = (id: string): OnArea<C> => lies.get(id) ?? BARE;
+  for (const coat of [...coats].sort((a, b) => a.order - b.order)) {
+    const { thicknessM } = coat;
+    const own = coat.kind === 'edge' ? [] : filmAreas(coat, areas);
+    for (const id of coat.areaIds) if (lies.has(id)) lies.set(id, { ...on(id), last: coat });
+    for (const { id } of own) {
+      const { surfaceM, films, top } = on(id);
+      const film = { coat, bottomM: surfaceM, topM: surfaceM + thicknessM };
+      const over = liesOver(coat);
+      lies.set(id, {
+        surfaceM: over ? film.topM : surfaceM,
+        films: [...films, film],
+        top: over ? coat : top,
+        last: coat,
+      });
+    }
+    if (!liesOver(coat) || !own.some((a) => a.kind === 'face')) continue;
+    for (const pit of areas.filter((a) => a.kind === 'recess')) {
+      const under = on(pit.id);
+      const filledM = Math.max(under.surfaceM, isBrushed(coat) ? 0 : pit.depthM);
+      lies.set(pit.id, { ...under, surfaceM: filledM + thicknessM, top: coat, last: coat });
+    }
+  }
+  return lies;
+}
+
+/** What lies under a coat: the build-up of those of a lower order. */
+export const beneath = <C extends BuildCoat>(
+  { order }: Pick<BuildCoat, 'order'>,
+  areas: readonly BuildArea[],
+  coats: readonly C[],
+): ReadonlyMap<string, OnArea<C>> =>
+  buildUp(
+    areas,
+    coats.filter((c) => c.order < order),
+  );

@@ -1,0 +1,56 @@
+import { drainedEdgeMean, fluidityLeft, restForEdge } from '../../film';
+import { mixDensity } from '../../resin';
+import type { Support } from '../../piece';
+import type { CheckInput, CheckOf } from './check';
+
+export type DrainCheck = CheckOf<
+  'drain',
+  {
+    /** Mean film that stays on the tallest open edge, m. */
+    readonly staysM: number;
+    /** Film that hides the grain of a ground, m, and the rest after mixing that leaves it, s. */
+    readonly hidesM: number;
+    readonly restS: number;
+  }
+>;
+
+/** Film that hides the grain of a ground, m, and the supports that have one. Judgement, no source. */
+export const HIDES_M = 60e-6;
+const GRAINED: readonly Support[] = ['bare wood', 'paper on board'];
+
+/**
+ * Film that is left on an open edge, and the rest after mixing that would leave enough to hide the ground.
+ * @returns null without an open edge
+ * Source: Jeffreys 1930 with the fluidity integral of the sheet’s doubling law.
+ */
+export function drainCheck({ coat, areas, support, sheet }: CheckInput): DrainCheck | null {
+  const open = areas.flatMap((a) => a.edges).filter((e) => e.kind === 'open' && e.heightM > 0);
+  if (open.length === 0) return null;
+  const fluidity = fluidityLeft(sheet, coat.restS);
+  const heightM = Math.max(...open.map((e) => e.heightM));
+  const density = mixDensity(sheet);
+  const staysM = drainedEdgeMean(heightM, fluidity, density);
+  const restS = restForEdge(HIDES_M, heightM, sheet, density);
+  return {
+    id: 'drain',
+    verdict: GRAINED.includes(support) && staysM < HIDES_M ? 'watch' : 'fine',
+    figures: { staysM, hidesM: HIDES_M, restS },
+    explanation: {
+      title: 'Film on the open edges',
+      formula: '⅔ √(H / (ρ g τ)); rest = Td · log2(9 ρ g τ₀ · mean² / (4 H))',
+      inputs: [
+        { label: 'tallest open edge, H', value: heightM, quantity: 'length', source: 'measured' },
+        { label: 'fluidity left, τ', value: fluidity, quantity: 'fluidity', source: 'computed' },
+        {
+          label: 'age of the mix at the edge',
+          value: coat.restS,
+          quantity: 'duration',
+          source: 'rule of thumb',
+        },
+      ],
+      source:
+        'Jeffreys 1930. The film that hides a grained ground, 60 µm, is judgement, no source.',
+      note: 'Rest before the edges pulls the other way for bubbles, and must end before the cup runs hot.',
+    },
+  };
+}

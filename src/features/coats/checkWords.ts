@@ -1,0 +1,89 @@
+import type { FilmCheck } from '@/core/coat';
+import type { Quantity } from '@/core/units';
+import type { Format } from '@/features/common/useFormat';
+import type { Check } from './model';
+
+interface Words {
+  readonly title: string;
+  readonly detail: string;
+  /** Kind of the number that is explained. */
+  readonly quantity: Quantity;
+}
+
+/** What a check says in the finisher's words. */
+function wordsOf({ id, verdict, figures }: FilmCheck, format: Format): Words {
+  const fine = verdict === 'fine';
+  const film = (m: number) => format.show(m, 'film').text;
+  switch (id) {
+    case 'edge': {
+      const { lowM, highM, runsOffM3, drawsBack } = figures;
+      const off = `${format.show(runsOffM3, 'volume').text} run off open edges`;
+      return {
+        title: drawsBack ? 'Draws back at open edges' : runsOffM3 > 0 ? off : 'Open edges hold it',
+        detail: `they hold ${film(lowM)} to ${film(highM)} on this outline`,
+        quantity: 'film',
+      };
+    }
+    case 'dome': {
+      const { rimRad, safeKg, spareKg } = figures;
+      const grams = (kg: number) => format.scale(Math.abs(kg)).text;
+      const rim = rimRad === null ? '' : `rim at ${format.show(rimRad, 'angle', 0).text}; `;
+      return {
+        title:
+          rimRad === null ? 'The dome spills' : fine ? 'The dome holds' : 'Dome close to spilling',
+        detail: `${rim}safe up to ${grams(safeKg)} a piece, ${grams(spareKg)} ${spareKg < 0 ? 'over' : 'to spare'}`,
+        quantity: 'film',
+      };
+    }
+    case 'relief': {
+      const { areaName, proudM, share } = figures;
+      return {
+        title: fine ? 'Relief is buried' : 'Relief stands proud',
+        detail: fine
+          ? `under ${film(-proudM)} of cover`
+          : `by ${film(proudM)} at most, on ${format.show(share, 'share', 1).text} of ${areaName}`,
+        quantity: 'film',
+      };
+    }
+    case 'level': {
+      const { allowed, slope, wasRead } = figures;
+      const perMetre = (s: number) => `${format.show(s, 'length', 2).text}/m`;
+      return {
+        title: fine
+          ? 'Level enough'
+          : wasRead
+            ? 'Out of level for this film'
+            : 'A spirit level is not enough',
+        detail: `wants ${perMetre(allowed)}; ${wasRead ? 'read' : 'a spirit level reads'} ${perMetre(slope)}`,
+        quantity: 'length',
+      };
+    }
+    case 'drain': {
+      const { staysM, hidesM, restS } = figures;
+      return {
+        title: fine ? 'Edges as drained' : 'The ground shows on edges',
+        detail: `${film(staysM)} stay; ${format.show(restS, 'duration', 0).text} of rest leave ${film(hidesM)}`,
+        quantity: 'film',
+      };
+    }
+    case 'wave':
+      return {
+        title: fine ? 'Waves level in time' : 'Long waves stay',
+        detail: `${format.show(figures.left, 'share', 0).text} is left of a wave of ${format.show(figures.waveM, 'length').text}`,
+        quantity: 'share',
+      };
+    case 'bubble':
+      return {
+        title: fine ? 'Bubbles rise in time' : 'Bubbles stay',
+        detail: `up to ${film(figures.staysM)} stay in`,
+        quantity: 'film',
+      };
+  }
+}
+
+export const checkWords = (checks: readonly FilmCheck[], format: Format): Check[] =>
+  checks.map((check) => ({
+    verdict: check.verdict,
+    explanation: check.explanation,
+    ...wordsOf(check, format),
+  }));

@@ -1,0 +1,10 @@
+export interface ToDo {
+  readonly key: string;
+  readonly href: string;
+  readonly title: string;
+  readonly detail: string;
+  /** When it must be done, or from when it can be. Null: any time. */
+  readonly dueMs: number | null;
+  readonly fromMs: number;
+  readonly urgent: boolean;
+}
