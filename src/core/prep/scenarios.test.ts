@@ -127,15 +127,6 @@ const SITUATIONS: readonly (readonly [string, PrepFacts, must: string[], never: 
     ['tooth', 'flatten'],
   ],
   [
-    'a patch on a twentieth of a porous face: the rest drinks',
-    facts({
-      areas: [area({ porosity: 'porous' })],
-      coats: [coat({ kind: 'patch', order: 0, coverage: 0.05, poured: pouredAgo(30) }), second],
-    }),
-    ['seal'],
-    ['tooth'],
-  ],
-  [
     'no coat is planned',
     facts({ coats: [], areas: [area(damage('dent'))] }),
     ['dent'],

@@ -51,3 +51,12 @@ describe('relief that stands proud of a coat', () => {
     expect(proud.sanding?.removeM3).toBeCloseTo(0.08 * meanM, 12);
   });
 });
+
+describe('a patch on a twentieth of a porous face', () => {
+  it('leaves the rest drinking: it is sealed, not keyed', () => {
+    const patch = coat({ kind: 'patch', order: 0, coverage: 0.05, poured: pouredAgo(30) });
+    const rules = found(facts({ areas: [area({ porosity: 'porous' })], coats: [patch, second] }));
+    expect(rules).toContain('seal');
+    expect(rules).not.toContain('tooth');
+  });
+});
