@@ -1,7 +1,6 @@
 import type { ShopDb } from '../db';
 import {
   DEFAULT_SETTINGS,
-  type Coat,
   type Defect,
   type DefectKind,
   type Id,
@@ -14,29 +13,7 @@ import { act, type ActionContext } from '../write';
 import { refuseConflicts } from '../based';
 import { StaleActionError } from '../errors';
 import { mergeRecord, type Based } from '../merge';
-
-/** The room around a curing coat is warmer or colder from an instant on; all its windows move. */
-export function noteTemperature(
-  db: ShopDb,
-  context: ActionContext,
-  coatId: Id<'coat'>,
-  step: Coat['history'][number],
-): Promise<void> {
-  return act(db, context, ['coats'], async (w) => {
-    const coat = await db.coats.get(coatId);
-    if (!coat || coat.pouredMs === null)
-      throw new StaleActionError('This coat has not been poured.');
-    const kept = coat.history.filter((s) => s.fromMs !== step.fromMs);
-    const history = [...kept, step].sort((a, b) => a.fromMs - b.fromMs);
-    await w.put('coats', { ...coat, history });
-    await w.log('room temperature', {
-      pieceId: coat.pieceId,
-      coatId,
-      text: coat.name,
-      figures: { temperatureK: step.temperatureK, fromMs: step.fromMs },
-    });
-  });
-}
+import { readingRows, ROOM_TABLES } from './room';
 
 export interface DefectNote {
   readonly pieceId: Id<'piece'>;
@@ -122,7 +99,7 @@ export function saveResin(
 
 /**
  * Settings are not a wet action and not part of the log; but the room's air is: a new reading of it goes
- * into the room's record, which every drying clock follows. What others changed since `based` is kept.
+ * into the room's record, which every clock follows. What others changed since `based` is kept.
  * @throws ActionError `conflict`
  */
 export function saveSettings(
@@ -131,7 +108,7 @@ export function saveSettings(
   mine: Settings,
   based: Based<Settings> | null = null,
 ): Promise<Settings> {
-  return act(db, context, ['settings', 'air'], async (w) => {
+  return act(db, context, ROOM_TABLES, async (w) => {
     const known = (await db.settings.get('shop')) ?? DEFAULT_SETTINGS;
     const merged = based ? mergeRecord(mine, known, based) : null;
     refuseConflicts(merged?.conflicts ?? []);
@@ -139,8 +116,11 @@ export function saveSettings(
     await w.put('settings', settings);
     const { roomTemperatureK: temperatureK, roomHumidity: humidity } = settings;
     if (known.roomTemperatureK === temperatureK && known.roomHumidity === humidity) return settings;
-    await w.put('air', { id: context.newId(), fromMs: context.nowMs, temperatureK, humidity });
-    await w.log('air noted', { figures: { temperatureK, humidity } });
+    const reading = { fromMs: context.nowMs, temperatureK, humidity };
+    const { air, coats, entry } = await readingRows(db, context.newId(), reading);
+    await w.put('air', air);
+    for (const coat of coats) await w.put('coats', coat);
+    await w.log('air noted', entry);
     return settings;
   });
 }

@@ -1,7 +1,7 @@
 import { checkCoatOrder } from '@/core/coat';
 import { assert } from '@/core/result';
 import type { ShopDb } from '../db';
-import { thicknessOf } from '../records/coatFacts';
+import { settledCoats } from '../records/settled';
 import type { Area, Coat, Id, Resin } from '../records/types';
 import { act, type ActionContext } from '../write';
 import equal from 'fast-deep-equal';
@@ -60,20 +60,10 @@ export async function pieceRows(db: ShopDb, pieceId: Id<'piece'>): Promise<Piece
 }
 
 /**
- * Rows to write so that a piece has the coats of `next`, with the thickness of every planned one up to date from the
- * ground up: intentions hang on the survey and on what lies below. Where an intention cannot be met the thickness
- * stays; the screen says why. (Rows, and no writes: a loop of its own would leave the transaction's zone.)
+ * Rows to write so that a piece has the coats of `next`, with the film of every planned one as it comes out now. (Rows, and no writes: a loop of its own would leave the transaction's zone.)
  */
 export function coatRows({ areas, resins, coats }: PieceRows, next: readonly Coat[]): Coat[] {
-  const laid = [...next].sort(byPlace);
-  for (const [i, coat] of laid.entries()) {
-    const sheet = resins.find((r) => r.id === coat.resinId)?.sheet;
-    if (coat.batchId !== null || !sheet) continue;
-    const found = thicknessOf(coat, areas, laid, sheet);
-    if (found.ok && Math.abs(found.value - coat.thicknessM) > 1e-9)
-      laid[i] = { ...coat, thicknessM: found.value };
-  }
-  return laid.filter((coat) => !coats.includes(coat));
+  return settledCoats(next, areas, resins).filter((coat) => !coats.includes(coat));
 }
 
 /**

@@ -9,13 +9,13 @@ import {
   doTask,
   limitSanding,
   moveTask,
-  noteAir,
   removeTask,
   reopenTask,
   waiveTask,
   type TaskRef,
 } from './prep';
 import { StaleActionError } from '../errors';
+import { noteRoom } from './room';
 import { startSession } from './session';
 
 /** A shop with one planned coat whose preparation is all open again. */
@@ -192,7 +192,8 @@ describe('steps of one’s own, order, line and schools', () => {
       (await stateAt(db, coat, 20)).plan.state.tasks.find((t) => t.state === 'drying')?.untilMs ??
       NaN;
     const before = await until();
-    await noteAir(db, contextAt(10), { temperatureK: 293.15, humidity: 0.75 });
+    const { nowMs: fromMs } = contextAt(10);
+    await noteRoom(db, contextAt(10), { fromMs, temperatureK: 293.15, humidity: 0.75 });
     expect(await until()).toBeGreaterThan(before + 12 * 3_600_000);
     expect(await last(db)).toMatchObject({ kind: 'air noted', figures: { humidity: 0.75 } });
   });

@@ -197,22 +197,3 @@ export function choosePieceSchools(
     await w.log('prep changed', { pieceId, text: Object.values(prep).join(', ') || 'as the shop' });
   });
 }
-
-/** The air of the room from now on; every drying clock follows it. */
-export function noteAir(
-  db: ShopDb,
-  context: ActionContext,
-  air: { readonly temperatureK: number; readonly humidity: number },
-): Promise<void> {
-  return act(db, context, ['air', 'settings'], async (w) => {
-    await w.put('air', { id: context.newId(), fromMs: context.nowMs, ...air });
-    const settings = await db.settings.get('shop');
-    if (settings)
-      await w.put('settings', {
-        ...settings,
-        roomTemperatureK: air.temperatureK,
-        roomHumidity: air.humidity,
-      });
-    await w.log('air noted', { figures: { ...air } });
-  });
-}

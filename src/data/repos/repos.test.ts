@@ -1,14 +1,7 @@
-import { contextAt, freshDb, shopWithCoat, T0, TEST_RESIN } from '../test/shop';
+import { contextAt, freshDb, shopWithCoat, TEST_RESIN } from '../test/shop';
 import { A, kinds, poured, started } from '../test/wet';
 import { InvalidRowError, act } from '../write';
-import {
-  noteDefect,
-  noteTemperature,
-  repairDefect,
-  saveResin,
-  saveSettings,
-  writeLogNote,
-} from './bench';
+import { noteDefect, repairDefect, saveResin, saveSettings, writeLogNote } from './bench';
 import { DEFAULT_SETTINGS } from '../records/types';
 import { changeCoat, planCoat, removeCoat } from './coats';
 import { weighA } from './wet';
@@ -66,19 +59,6 @@ describe('bench records', () => {
       'planned',
     );
     await expect(removeCoat(db, contextAt(20), coat.id)).rejects.toThrow('planned');
-  });
-
-  it('room temperatures are kept in order of time; one for the same instant is replaced', async () => {
-    const db = freshDb();
-    const { coat } = await poured(db);
-    const note = (fromMin: number, temperatureK: number) =>
-      noteTemperature(db, contextAt(100), coat.id, { fromMs: T0 + fromMin * 60_000, temperatureK });
-    await note(80, 291.15);
-    await note(50, 293.15);
-    await note(80, 290.15);
-    const history = (await db.coats.get(coat.id))?.history;
-    expect(history?.map((s) => s.temperatureK)).toEqual([295.15, 293.15, 290.15]);
-    await expect(note(90, 400)).rejects.toBeInstanceOf(InvalidRowError);
   });
 
   it('defects are noted with their photo and repaired once', async () => {

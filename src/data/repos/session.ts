@@ -9,10 +9,14 @@ import {
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { act, type ActionContext } from '../write';
+import { readingRows } from './room';
 
 const WET_TABLES = ['sessions', 'batches', 'coats'] as const;
 /** What says whether a coat is ready besides those. */
 const PREP_TABLES = ['pieces', 'areas', 'resins', 'defects', 'tasks', 'air', 'settings'] as const;
+
+/** What is typed with one decimal may be the shop's own room again, K. */
+const SAME_ROOM_K = 0.06;
 
 export interface NewSession {
   readonly resinId: Id<'resin'>;
@@ -62,6 +66,21 @@ export function startSession(
     if (coats.length !== plan.coatIds.length || coats.some((c) => c.batchId !== null))
       throw new StaleActionError('A coat of this session is gone or already being mixed.');
     await refuseHeld(db, coats, context.nowMs);
+    const { roomTemperatureK: room } = (await db.settings.get('shop')) ?? DEFAULT_SETTINGS;
+    const { temperatureK } = plan;
+    if (Math.abs(temperatureK - room) > SAME_ROOM_K) {
+      const reading = { fromMs: context.nowMs, temperatureK, humidity: null };
+      const {
+        air,
+        settings,
+        coats: curing,
+        entry,
+      } = await readingRows(db, context.newId(), reading);
+      await w.put('air', air);
+      if (settings) await w.put('settings', settings);
+      for (const coat of curing) await w.put('coats', coat);
+      await w.log('air noted', entry);
+    }
     const session: WetSession = {
       id: context.newId(),
       resinId: plan.resinId,

@@ -1,6 +1,15 @@
 import { checkMix } from '@/core/resin';
 import { batchStep } from '../records/batchStep';
-import type { Batch, Coat, Id, LogEntry, LogKind, Resin, WeighedBy } from '../records/types';
+import type {
+  Batch,
+  Coat,
+  Id,
+  LogEntry,
+  LogKind,
+  Resin,
+  WeighedBy,
+  WetSession,
+} from '../records/types';
 import { standingActs, undoneAct } from '../records/wetActs';
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
@@ -133,23 +142,30 @@ export const endStir = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
     },
   });
 
-/** One coat is on its piece: its clock starts at the session's room temperature. */
+/** The room at an instant of a session: as it was read since its start, or as it was then. */
+async function roomAt(db: ShopDb, session: WetSession, nowMs: number): Promise<number> {
+  const read = await db.air.where('fromMs').between(session.startedMs, nowMs, false, true).last();
+  return read?.temperatureK ?? session.temperatureK;
+}
+
+/** One coat is on its piece: its clock starts in the room as it is. */
 export function pourCoat(
   db: ShopDb,
   context: ActionContext,
   batchId: Id<'batch'>,
   coatId: Id<'coat'>,
 ): Promise<void> {
-  return act(db, context, TABLES, async (w) => {
+  return act(db, context, [...TABLES, 'air'], async (w) => {
     const { batch, coats } = await readBatch(w, batchId);
     const session = await db.sessions.get(batch.sessionId);
     const coat = coats.find((c) => c.id === coatId);
     if (batchStep(batch) !== 'pour' || !session || !coat || coat.pouredMs !== null)
       throw new StaleActionError('This coat was already poured, or the batch moved on.');
+    const temperatureK = await roomAt(db, session, context.nowMs);
     await w.put('coats', {
       ...coat,
       pouredMs: context.nowMs,
-      history: [{ fromMs: context.nowMs, temperatureK: session.temperatureK }],
+      history: [{ fromMs: context.nowMs, temperatureK }],
     });
     const last = coats.every((c) => c.id === coatId || c.pouredMs !== null);
     if (last) await w.put('batches', { ...batch, pouredMs: context.nowMs });
@@ -159,7 +175,7 @@ export function pourCoat(
       pieceId: coat.pieceId,
       sessionId: batch.sessionId,
       text: coat.name,
-      figures: { thicknessM: coat.thicknessM, temperatureK: session.temperatureK },
+      figures: { thicknessM: coat.thicknessM, temperatureK },
     });
   });
 }

@@ -2,7 +2,7 @@
 import { Box, Heading } from '@chakra-ui/react';
 import { useForm } from 'react-hook-form';
 import { useAct } from '@/data/hooks';
-import { noteTemperature } from '@/data/repos/bench';
+import { noteRoom } from '@/data/repos/room';
 import { clockText } from '@/features/common/clockText';
 import type { CoatView } from '@/features/common/coatView';
 import { resolverOf } from '@/features/common/formErrors';
@@ -13,7 +13,7 @@ import { Panel } from '@/ui/Panel';
 import { TextField } from '@/ui/TextField';
 import { readTemperature, type TemperatureDraft } from './model';
 
-/** The room as it was and is: a new reading moves every window of the coat. */
+/** The room as it was and is: a new reading moves every clock of the shop. */
 export function TemperatureForm({ view, nowMs }: { view: CoatView; nowMs: number }) {
   const act = useAct();
   const format = useFormat();
@@ -29,11 +29,8 @@ export function TemperatureForm({ view, nowMs }: { view: CoatView; nowMs: number
     if (!result.ok) return;
     const outcome = await act(
       'note the room temperature',
-      (db, c) => noteTemperature(db, c, coat.id, result.value),
-      {
-        coatId: coat.id,
-        ...result.value,
-      },
+      (db, c) => noteRoom(db, c, { ...result.value, humidity: null }),
+      result.value,
     );
     if (outcome.ok) reset();
   });
@@ -73,7 +70,7 @@ export function TemperatureForm({ view, nowMs }: { view: CoatView; nowMs: number
             {...register('ago')}
           />
           <Button type="submit" variant="ink">
-            Note it, move the windows
+            Note it, move every clock
           </Button>
         </Box>
       </form>

@@ -3,7 +3,7 @@ import { Flex, Heading } from '@chakra-ui/react';
 import { useForm } from 'react-hook-form';
 import { editText } from '@/core/units';
 import { useAct, useShop } from '@/data/hooks';
-import { noteAir } from '@/data/repos/prep';
+import { noteRoom } from '@/data/repos/room';
 import { resolverOf } from '@/features/common/formErrors';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
@@ -11,7 +11,7 @@ import { Panel } from '@/ui/Panel';
 import { TextField } from '@/ui/TextField';
 import { readAir, type AirDraft } from './model';
 
-/** The air of the room: every drying clock follows it from now on. */
+/** The air of the room: every layer that dries and every coat that cures follows it from now on. */
 export function RoomAir() {
   const { settings } = useShop();
   const act = useAct();
@@ -27,7 +27,11 @@ export function RoomAir() {
   const save = handleSubmit(async () => {
     const result = read(getValues());
     if (result.ok)
-      await act('note the room’s air', (db, c) => noteAir(db, c, result.value), result.value);
+      await act(
+        'note the room’s air',
+        (db, c) => noteRoom(db, c, { fromMs: c.nowMs, ...result.value }),
+        result.value,
+      );
   });
   return (
     <Panel as="section" aria-label="Air of the room">
