@@ -134,3 +134,12 @@ export async function holdDown(page: Page, name: RegExp): Promise<void> {
   await expect(button).toHaveCount(0);
   await page.mouse.up();
 }
+
+/** Closes the page as a hand would: the browser asks first, and the hand stays. */
+export async function stayWhenAsked(page: Page): Promise<void> {
+  const asked = page.waitForEvent('dialog');
+  await page.close({ runBeforeUnload: true });
+  const dialog = await asked;
+  expect(dialog.type()).toBe('beforeunload');
+  await dialog.dismiss();
+}

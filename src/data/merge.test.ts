@@ -1,4 +1,4 @@
-import { DEFAULT_SETTINGS } from './records/types';
+import { DEFAULT_SETTINGS } from '@/records/types';
 import { isRefusal } from './errors';
 import { mergeRecord, mergeRows } from './merge';
 import { changeCoat } from './repos/coats';

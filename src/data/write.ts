@@ -1,5 +1,5 @@
 import { refuseOvertaken, type ShopDb } from './db';
-import type { LogEntry, LogKind, TableName, Tables } from './records/types';
+import type { LogEntry, LogKind, TableName, Tables } from '@/records/types';
 
 /** Clock, identifiers and person of one action; taken when the user acts, kept when it is tried again. */
 export interface ActionContext {
@@ -27,7 +27,7 @@ export interface Writer {
  * Joi is heavy and needed only for writing, so it is not part of the first screen; it must be there
  * before a transaction begins, which would not wait for it. Call it ahead, when the page is idle.
  */
-export const loadValidation = () => import('./records/validate');
+export const loadValidation = () => import('@/records/validate');
 
 /**
  * Runs one action: its changes and its log entries in a single transaction, or nothing at all.

@@ -2,9 +2,9 @@ import { coatLedger, type Intent } from '@/core/coat';
 import type { Shape } from '@/core/geometry';
 import { massRatioBA, splitMix } from '@/core/resin';
 import { seededRandom } from '@/core/numeric';
-import { plainArea } from '@/data/records/area';
-import { plainCoat } from '@/data/records/coat';
-import { ledgerInput, thicknessOf } from '@/data/records/coatFacts';
+import { plainArea } from '@/records/area';
+import { plainCoat } from '@/records/coat';
+import { ledgerInput, thicknessOf } from '@/shop/coatFacts';
 import type {
   Area,
   Batch,
@@ -20,7 +20,7 @@ import type {
   Resin,
   Support,
   WetSession,
-} from '@/data/records/types';
+} from '@/records/types';
 
 const MINUTE = 60_000;
 

@@ -1,5 +1,5 @@
-import { plainArea } from '@/data/records/area';
-import type { Piece, Resin } from '@/data/records/types';
+import { plainArea } from '@/records/area';
+import type { Piece, Resin } from '@/records/types';
 import type { DemoBuilder } from './builder';
 
 /**

@@ -1,4 +1,4 @@
-import type { AirReading, Coat, Id, Piece, PrepRecord } from '@/data/records/types';
+import type { AirReading, Coat, Id, Piece, PrepRecord } from '@/records/types';
 import type { DemoBuilder } from './builder';
 
 const C = 273.15;

@@ -1,4 +1,4 @@
-import type { Resin } from '@/data/records/types';
+import type { Resin } from '@/records/types';
 
 const MIN = 60;
 const HOUR = 3600;

@@ -1,4 +1,4 @@
-import { DEFAULT_SETTINGS } from '@/data/records/types';
+import { DEFAULT_SETTINGS } from '@/records/types';
 import type { AnyTables } from '@/data/migrations';
 import { DemoBuilder } from './builder';
 import { dimpledDisc } from './pictures';

@@ -1,6 +1,6 @@
 import { READY_PLANS } from '@/core/coat';
 
-import type { Coat, Resin } from '@/data/records/types';
+import type { Coat, Resin } from '@/records/types';
 import {
   coloursText,
   draftOfIntent,
@@ -16,13 +16,7 @@ import { checkWords } from './coats/checkWords';
 import { coatName, defaultAreas, readCoat, type CoatDraft } from './coats/model';
 import { costOf, jobCost, leftOver, waitingFor } from './coats/money';
 import { readyPlan } from './coats/readyPlan';
-import {
-  filmChecksOf,
-  ledgerOf,
-  pieceViews,
-  type CoatView,
-  type PieceView,
-} from './common/coatView';
+import { filmChecksOf, ledgerOf, pieceViews, type CoatView, type PieceView } from '@/shop/coatView';
 import { FieldReader } from './common/fieldReader';
 import { demoView, METRIC, NOW, plain, US } from './test/shop';
 

@@ -4,7 +4,7 @@ import { startHistory, stepHistory, type HistoryAction } from './survey/history'
 import { readSurvey } from './survey/readSurvey';
 import { draftOfResin, readSheet, TYPICAL } from './resins/model';
 import { readTemperature } from './cure/model';
-import { DEFAULT_SETTINGS } from '@/data/records/types';
+import { DEFAULT_SETTINGS } from '@/records/types';
 import { demoView, HOUR, METRIC, NOW, plain, US } from './test/shop';
 
 const shop = demoView();

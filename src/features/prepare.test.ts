@@ -3,7 +3,7 @@ import { facts, relief, area } from '@/core/prep/test/facts';
 import { amountText, explainDry, explainNeed, explainSum, packsText } from './common/prep/amounts';
 import { dayNeeds, daySheet, pieceNeeds, sumNeeds } from './common/prep/daySheet';
 import { daySheetPdf, plainText, wrap } from './common/prep/daySheetPdf';
-import { dryingTasks, dueTasks, holdsOf, maskClocks, prepOf } from './common/prep/prepView';
+import { dryingTasks, dueTasks, holdsOf, maskClocks, prepOf } from '@/shop/prepView';
 import { SCHOOL_FIELDS } from './common/prep/schools';
 import { CAUTION_WORDS, PROBLEM_WORDS, stateText } from './common/prep/words';
 import { localText, movedOrder, readAir, readDoneAt, taskGroups } from './prepare/model';

@@ -6,8 +6,8 @@ import {
   type Point,
   type Shape,
 } from '@/core/geometry';
-import { plainArea, ledgerArea, measureArea } from '@/data/records/area';
-import { edgeHeightOf, edgeKindsOf, type Area } from '@/data/records/types';
+import { plainArea, ledgerArea, measureArea } from '@/records/area';
+import { edgeHeightOf, edgeKindsOf, type Area } from '@/records/types';
 import {
   areaExplanation,
   bandExplanation,

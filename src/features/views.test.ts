@@ -1,7 +1,7 @@
 import { stacked } from '@/core/coat/test/stacked';
 import { demoView, HOUR, METRIC, NOW, plain, US } from './test/shop';
-import { holdsOf } from './common/prep/prepView';
-import { filmChecksOf, ledgerOf, pieceViews, type CoatView } from './common/coatView';
+import { holdsOf } from '@/shop/prepView';
+import { filmChecksOf, ledgerOf, pieceViews, type CoatView } from '@/shop/coatView';
 import { clockText, minutesText, spanText } from './common/clockText';
 import { labelHeights, layoutSection, scaleBarM, SECTION } from './common/section/layout';
 import { entryWords, filterLog } from './book/model';
@@ -15,8 +15,8 @@ import { stripItems } from './shell/stripModel';
 import { lanes, toDos } from './today/model';
 import { timeScale } from './today/timeScale';
 import { ratioGauge, wantedB, wetView } from './wet/model';
-import type { LogEntry } from '@/data/records/types';
-import { DEFAULT_SETTINGS } from '@/data/records/types';
+import type { LogEntry } from '@/records/types';
+import { DEFAULT_SETTINGS } from '@/records/types';
 
 const shop = demoView();
 const views = pieceViews(shop, NOW);

@@ -1,7 +1,7 @@
 import type { Issue } from '@/core/result';
 import { CURING_STATES, splitMix } from '@/core/resin';
-import { DEFECT_KINDS, DEFAULT_SETTINGS, SUPPORTS, type Area } from '@/data/records/types';
-import { pieceViews } from './common/coatView';
+import { DEFECT_KINDS, DEFAULT_SETTINGS, SUPPORTS, type Area } from '@/records/types';
+import { pieceViews } from '@/shop/coatView';
 import {
   scaleExplanation,
   splitExplanation,
@@ -10,8 +10,8 @@ import {
   wantedBExplanation,
   workingExplanation,
 } from './common/explanations';
-import { ledgerArea } from '@/data/records/area';
-import { clockExplanation, ledgerOf } from './common/coatView';
+import { ledgerArea } from '@/records/area';
+import { clockExplanation, ledgerOf } from '@/shop/coatView';
 import { FieldReader } from './common/fieldReader';
 import { resolverOf } from './common/formErrors';
 import { issueText } from './common/issueText';

@@ -1,6 +1,6 @@
 import { checkCoatOrder } from '@/core/coat';
-import { TABLE_NAMES, type Area, type Coat, type TableName } from '../records/types';
-import type { RowFault } from '../records/validate';
+import { TABLE_NAMES, type Area, type Coat, type TableName } from '@/records/types';
+import type { RowFault } from '@/records/validate';
 
 /** Which field of which table names a row of which other table. */
 const REFERENCES: readonly (readonly [TableName, string, TableName])[] = [

@@ -1,8 +1,8 @@
 import type { ReplacingTransaction, ShopDb } from '../db';
 import { migrate, SCHEMA_VERSION, tablesOf, type AnyTables } from '../migrations';
 import type { StoredShop } from '../oldShop';
-import { TABLE_NAMES, type Photo, type TableName } from '../records/types';
-import type { RowFault } from '../records/validate';
+import { TABLE_NAMES, type Photo, type TableName } from '@/records/types';
+import type { RowFault } from '@/records/validate';
 import { base64ToBlob, blobToBase64 } from './base64';
 import { linkFaults } from './links';
 
@@ -112,7 +112,7 @@ const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
 
 /** Faults of every row, with their paths; lets the page answer between rows. */
 async function everyRowFault(tables: AnyTables): Promise<RowFault[]> {
-  const { rowFaults } = await import('../records/validate');
+  const { rowFaults } = await import('@/records/validate');
   const faults: RowFault[] = [];
   let since = Date.now();
   for (const t of TABLE_NAMES)

@@ -1,11 +1,5 @@
-export {
-  ShopProvider,
-  StillShop,
-  useReadTrouble,
-  useShop,
-  type Opening,
-  type Shop,
-} from './ShopProvider';
+export { ShopProvider, StillShop, useReadTrouble, useShop, type Opening } from './ShopProvider';
+export { type Shop } from '@/shop/shop';
 export {
   ActProvider,
   LOAD_DEMO,

@@ -1,5 +1,5 @@
-import type { TableName } from '../records/types';
-import { rowFaults } from '../records/validate';
+import type { TableName } from '@/records/types';
+import { rowFaults } from '@/records/validate';
 import { MIGRATIONS, migrate, SCHEMA_VERSION, type AnyTables } from '.';
 import v1 from './fixtures/v1.json';
 import v2 from './fixtures/v2.json';

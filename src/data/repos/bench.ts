@@ -8,7 +8,7 @@ import {
   type Photo,
   type Resin,
   type Settings,
-} from '../records/types';
+} from '@/records/types';
 import { act, type ActionContext } from '../write';
 import { refuseConflicts } from '../based';
 import { StaleActionError } from '../errors';

@@ -1,7 +1,7 @@
-import { plainArea } from '../records/area';
-import { plainCoat } from '../records/coat';
+import { plainArea } from '@/records/area';
+import { plainCoat } from '@/records/coat';
 import type { ShopDb } from '../db';
-import type { Coat } from '../records/types';
+import type { Coat } from '@/records/types';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';
 import { changeSurvey } from './survey';
 import { changeCoat, moveCoat, planCoats, removeCoat, splitCoat, type NewCoat } from './coats';

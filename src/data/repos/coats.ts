@@ -1,8 +1,8 @@
 import { checkCoatOrder } from '@/core/coat';
 import { assert } from '@/core/result';
 import type { ShopDb } from '../db';
-import { settledCoats } from '../records/settled';
-import type { Area, Coat, Id, Resin } from '../records/types';
+import { settledCoats } from '@/shop/settled';
+import type { Area, Coat, Id, Resin } from '@/records/types';
 import { act, type ActionContext } from '../write';
 import equal from 'fast-deep-equal';
 import { ActionError, StaleActionError } from '../errors';

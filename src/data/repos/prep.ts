@@ -1,7 +1,7 @@
 import type { HalfPlane } from '@/core/geometry';
 import type { MaskMethod, OwnTask, PrepSchools, PrepTask, RubResult } from '@/core/prep';
 import type { ShopDb } from '../db';
-import type { Id, LogKind, Piece, PrepRecord } from '../records/types';
+import type { Id, LogKind, Piece, PrepRecord } from '@/records/types';
 import { act, type ActionContext } from '../write';
 import { StaleActionError } from '../errors';
 

@@ -2,7 +2,7 @@ import { contextAt, freshDb, shopWithCoat, TEST_RESIN } from '../test/shop';
 import { A, kinds, poured, started } from '../test/wet';
 import { InvalidRowError, act } from '../write';
 import { noteDefect, repairDefect, saveResin, saveSettings, writeLogNote } from './bench';
-import { DEFAULT_SETTINGS } from '../records/types';
+import { DEFAULT_SETTINGS } from '@/records/types';
 import { changeCoat, planCoat, removeCoat } from './coats';
 import { weighA } from './wet';
 

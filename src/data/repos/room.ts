@@ -6,7 +6,7 @@ import {
   type Coat,
   type LogEntry,
   type Settings,
-} from '../records/types';
+} from '@/records/types';
 import { act, type ActionContext } from '../write';
 
 /** The room as it was read: from an instant on, its temperature, and its humidity where that was read too. */

@@ -1,11 +1,7 @@
-import { coatHolds } from '../prep/prepFacts';
-import {
-  DEFAULT_SETTINGS,
-  type Batch,
-  type Coat,
-  type Id,
-  type WetSession,
-} from '../records/types';
+import { coatHolds } from '@/shop/prepFacts';
+import { DEFAULT_SETTINGS, type Batch, type Coat, type Id, type WetSession } from '@/records/types';
+import { ofPiece } from '@/shop/ofPiece';
+import { settledCoats } from '@/shop/settled';
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { act, type ActionContext } from '../write';
@@ -52,6 +48,18 @@ async function refuseHeld(db: ShopDb, coats: readonly Coat[], nowMs: number): Pr
   }
 }
 
+/** Coats with the film that they are mixed for: what was planned is frozen as it comes out now. */
+async function settledNow(db: ShopDb, coats: readonly Coat[]): Promise<Coat[]> {
+  const ids = [...new Set(coats.map((c) => c.pieceId))];
+  const [all, areas, resins] = await Promise.all([
+    db.coats.where('pieceId').anyOf(ids).toArray(),
+    db.areas.where('pieceId').anyOf(ids).toArray(),
+    db.resins.toArray(),
+  ]);
+  const settled = ids.flatMap((id) => settledCoats(ofPiece(all, id), ofPiece(areas, id), resins));
+  return coats.map((coat) => settled.find((c) => c.id === coat.id) ?? coat);
+}
+
 /**
  * Opens a wet session with one batch for coats of one resin. Returns the session's id.
  * @throws StaleActionError when a coat is gone, being mixed, or held back by its preparation
@@ -81,6 +89,7 @@ export function startSession(
       for (const coat of curing) await w.put('coats', coat);
       await w.log('air noted', entry);
     }
+    const mixed = await settledNow(db, coats);
     const session: WetSession = {
       id: context.newId(),
       resinId: plan.resinId,
@@ -111,7 +120,7 @@ export function startSession(
     };
     await w.put('sessions', session);
     await w.put('batches', batch);
-    for (const coat of coats) await w.put('coats', { ...coat, batchId: batch.id });
+    for (const coat of mixed) await w.put('coats', { ...coat, batchId: batch.id });
     await w.log('session started', {
       sessionId: session.id,
       batchId: batch.id,

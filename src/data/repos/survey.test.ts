@@ -1,4 +1,4 @@
-import { plainArea } from '../records/area';
+import { plainArea } from '@/records/area';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';
 import { changeSurvey } from './survey';
 

@@ -1,5 +1,5 @@
-import { batchStep } from '../records/batchStep';
-import type { LogKind } from '../records/types';
+import { batchStep } from '@/records/batchStep';
+import type { LogKind } from '@/records/types';
 import { contextAt, freshDb, shopWithCoat, T0 } from '../test/shop';
 import { A, B, kinds, lastAct, poured, started } from '../test/wet';
 import type { ShopDb } from '../db';

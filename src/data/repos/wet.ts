@@ -1,5 +1,5 @@
 import { checkMix } from '@/core/resin';
-import { batchStep } from '../records/batchStep';
+import { batchStep } from '@/records/batchStep';
 import type {
   Batch,
   Coat,
@@ -9,8 +9,8 @@ import type {
   Resin,
   WeighedBy,
   WetSession,
-} from '../records/types';
-import { standingActs, undoneAct } from '../records/wetActs';
+} from '@/records/types';
+import { standingActs, undoneAct } from '@/records/wetActs';
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { act, type ActionContext, type Writer } from '../write';

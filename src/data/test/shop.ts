@@ -1,13 +1,13 @@
-import { plainArea } from '../records/area';
+import { plainArea } from '@/records/area';
 import { TEST_SHEET } from '@/core/resin/test/sheet';
 import { createDb, type ShopDb } from '../db';
-import { coatHolds } from '../prep/prepFacts';
-import { DEFAULT_SETTINGS, type Coat, type Resin } from '../records/types';
+import { coatHolds } from '@/shop/prepFacts';
+import { DEFAULT_SETTINGS, type Coat, type Resin } from '@/records/types';
 import { doTask } from '../repos/prep';
 import { saveResin } from '../repos/bench';
 import { addPiece } from '../repos/survey';
 import { planCoat } from '../repos/coats';
-import { plainCoat } from '../records/coat';
+import { plainCoat } from '@/records/coat';
 import type { ActionContext } from '../write';
 
 let serial = 0;

@@ -1,6 +1,6 @@
 import type { ShopDb } from '../db';
-import { standingActs } from '../records/wetActs';
-import type { Coat } from '../records/types';
+import { standingActs } from '@/records/wetActs';
+import type { Coat } from '@/records/types';
 import { startSession } from '../repos/session';
 import { endStir, mixB, pourCoat, startStir, weighA } from '../repos/wet';
 import { contextAt, shopWithCoat } from './shop';

@@ -6,7 +6,7 @@ import { shopDb } from '@/data/db';
 import type { readShopFile as ReadShopFile } from '@/data/exchange/shopFile';
 import { useAct, useShop } from '@/data/hooks';
 import { noteBackup } from '@/data/repos/bench';
-import type { RowFault } from '@/data/records/validate';
+import type { RowFault } from '@/records/validate';
 import { Button } from '@/ui/Button';
 import { ConfirmDialog } from '@/ui/ConfirmDialog';
 import { Panel } from '@/ui/Panel';

@@ -1,6 +1,6 @@
 import type { Quantity } from '@/core/units';
-import type { Shop } from '@/data/hooks';
-import type { LogEntry } from '@/data/records/types';
+import type { Shop } from '@/shop/shop';
+import type { LogEntry } from '@/records/types';
 import type { Format } from '@/features/common/useFormat';
 
 export interface NamedEntry {

@@ -1,6 +1,6 @@
 'use client';
 import { useRead, type LiveRead } from '@/data/hooks';
-import type { LogEntry } from '@/data/records/types';
+import type { LogEntry } from '@/records/types';
 
 /** The whole log, newest first. */
 export const useLog = (): LiveRead<readonly LogEntry[]> =>

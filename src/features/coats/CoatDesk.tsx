@@ -3,7 +3,7 @@ import { Flex, Grid } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useShop } from '@/data/hooks';
 import { mixLength } from '@/core/coat';
-import { filmChecksOf, type CoatView, type PieceView } from '@/features/common/coatView';
+import { filmChecksOf, type CoatView, type PieceView } from '@/shop/coatView';
 import { useFormat } from '@/features/common/useFormat';
 import { CheckCards } from './CheckCards';
 import { CoatDrawings, shownArea } from './CoatDrawings';

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
-import type { CoatView } from '@/features/common/coatView';
+import type { CoatView } from '@/shop/coatView';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
 import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';

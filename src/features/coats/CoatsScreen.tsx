@@ -1,7 +1,7 @@
 'use client';
 import { Flex, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { PieceView } from '@/features/common/coatView';
+import type { PieceView } from '@/shop/coatView';
 import { PieceFrame } from '@/features/common/PieceFrame';
 import { SectionDrawing } from '@/features/common/section';
 import { Button } from '@/ui/Button';

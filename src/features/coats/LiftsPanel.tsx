@@ -1,7 +1,7 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import { beneath, planLifts, tallestRelief } from '@/core/coat';
-import type { ReliefKind } from '@/data/records/types';
-import type { CoatView } from '@/features/common/coatView';
+import type { ReliefKind } from '@/records/types';
+import type { CoatView } from '@/shop/coatView';
 import { Explained } from '@/features/common/Explained';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useMemo } from 'react';
 import type { Ledger } from '@/core/coat';
 import { useNow, useShop } from '@/data/hooks';
-import type { CoatView, PieceView } from '@/features/common/coatView';
+import type { CoatView, PieceView } from '@/shop/coatView';
 import { Explained } from '@/features/common/Explained';
 import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';

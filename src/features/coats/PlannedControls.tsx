@@ -5,7 +5,7 @@ import type { Intent } from '@/core/coat';
 import type { Issue } from '@/core/result';
 import { editText, parseQuantity } from '@/core/units';
 import type { CoatChange } from '@/data/repos/coats';
-import type { CoatView } from '@/features/common/coatView';
+import type { CoatView } from '@/shop/coatView';
 import { FieldReader } from '@/features/common/fieldReader';
 import { issueText } from '@/features/common/issueText';
 import { reserveId, reserveOptions, reserveSchool } from '@/features/common/reserves';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { READY_PLANS, type ReadyPlan } from '@/core/coat';
 import { useAct, useShop } from '@/data/hooks';
 import { planCoats } from '@/data/repos/coats';
-import type { PieceView } from '@/features/common/coatView';
+import type { PieceView } from '@/shop/coatView';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';

@@ -8,11 +8,11 @@ import {
   type MixSplit,
 } from '@/core/resin';
 import type { Quantity } from '@/core/units';
-import { plainCoat } from '@/data/records/coat';
-import { thicknessOf } from '@/data/records/coatFacts';
-import type { Area, Coat, CoatKind, Resin, Settings } from '@/data/records/types';
+import { plainCoat } from '@/records/coat';
+import { thicknessOf } from '@/shop/coatFacts';
+import type { Area, Coat, CoatKind, Resin, Settings } from '@/records/types';
 import type { NewCoat } from '@/data/repos/coats';
-import type { CoatView, PieceView } from '@/features/common/coatView';
+import type { CoatView, PieceView } from '@/shop/coatView';
 import { spanText } from '@/features/common/clockText';
 import { scaleExplanation, workingExplanation } from '@/features/common/explanations';
 import { FieldReader } from '@/features/common/fieldReader';

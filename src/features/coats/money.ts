@@ -1,10 +1,10 @@
 import type { Explanation } from '@/core/explain';
 import { coatCost, leftOverPlan, type CoatCost, type Ledger } from '@/core/coat';
 import { mixDensity } from '@/core/resin';
-import type { Shop } from '@/data/hooks';
-import type { Piece } from '@/data/records/types';
-import { ledgerOf, pieceViews, type CoatView, type PieceView } from '@/features/common/coatView';
-import { holdsOf } from '@/features/common/prep/prepView';
+import type { Shop } from '@/shop/shop';
+import type { Piece } from '@/records/types';
+import { ledgerOf, pieceViews, type CoatView, type PieceView } from '@/shop/coatView';
+import { holdsOf } from '@/shop/prepView';
 
 /** What a coat costs; null while its resin has no price or it has no ledger. */
 export function costOf(

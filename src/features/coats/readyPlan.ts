@@ -1,9 +1,9 @@
 import type { BuildCoat, ReadyPlan, ReserveSchool } from '@/core/coat';
-import { plainCoat } from '@/data/records/coat';
-import { thicknessOf } from '@/data/records/coatFacts';
-import type { Area, Resin } from '@/data/records/types';
+import { plainCoat } from '@/records/coat';
+import { thicknessOf } from '@/shop/coatFacts';
+import type { Area, Resin } from '@/records/types';
 import type { NewCoat } from '@/data/repos/coats';
-import type { PieceView } from '@/features/common/coatView';
+import type { PieceView } from '@/shop/coatView';
 import type { Format } from '@/features/common/useFormat';
 import { intentIssueText } from './intents';
 

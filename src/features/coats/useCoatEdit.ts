@@ -1,10 +1,10 @@
 import { useMemo, useRef, useState } from 'react';
 import type { LedgerLineId, LedgerOverride } from '@/core/coat';
 import { useAct } from '@/data/hooks';
-import { thicknessOf } from '@/data/records/coatFacts';
-import type { Coat } from '@/data/records/types';
+import { thicknessOf } from '@/shop/coatFacts';
+import type { Coat } from '@/records/types';
 import { changeCoat, type CoatChange } from '@/data/repos/coats';
-import { ledgerOf, type CoatView, type PieceView } from '@/features/common/coatView';
+import { ledgerOf, type CoatView, type PieceView } from '@/shop/coatView';
 import { splitOf } from '@/features/common/explanations';
 import { draggedIntent } from './intents';
 

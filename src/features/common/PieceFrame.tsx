@@ -1,12 +1,12 @@
 'use client';
-import { edgeHeightOf } from '@/data/records/types';
+import { edgeHeightOf } from '@/records/types';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useEffect, useState, type ReactNode } from 'react';
 import { shapeBox, type Shape } from '@/core/geometry';
 import { useNow, useShop } from '@/data/hooks';
-import { readViews, type PieceView } from './coatView';
-import { holdsOf } from './prep/prepView';
+import { readViews, type PieceView } from '@/shop/coatView';
+import { holdsOf } from '@/shop/prepView';
 import { useFormat, type Format } from './useFormat';
 
 export const STAGES = ['survey', 'prepare', 'coats', 'cure', 'inspect'] as const;

@@ -8,7 +8,7 @@ import {
   workingTime,
   type MixSplit,
 } from '@/core/resin';
-import type { Batch, Resin } from '@/data/records/types';
+import type { Batch, Resin } from '@/records/types';
 
 /** Both parts of a mix, opened: why they weigh what they do. */
 export function splitExplanation(split: MixSplit, resin: Resin, part: 'A' | 'B'): Explanation {

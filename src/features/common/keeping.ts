@@ -1,4 +1,4 @@
-import type { Shop } from '@/data/hooks';
+import type { Shop } from '@/shop/shop';
 
 const DAY_MS = 86_400_000;
 /** A backup older than this is old. Judgement, no source: a week of work is what one would not do again. */

@@ -1,5 +1,5 @@
 import type { CoatState } from '@/core/resin';
-import type { CoatView } from './coatView';
+import type { CoatView } from '@/shop/coatView';
 
 /** Fill of a state in every drawing: pattern tells it apart without colour. */
 export const STATE_FILL: Readonly<Record<CoatState, string>> = {

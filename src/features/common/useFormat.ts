@@ -1,7 +1,7 @@
 'use client';
 import { formatIn, formatQuantity, type Quantity, type Shown, type UnitSystem } from '@/core/units';
 import { useShop } from '@/data/hooks';
-import type { Settings } from '@/data/records/types';
+import type { Settings } from '@/records/types';
 
 export interface Format {
   readonly units: UnitSystem;

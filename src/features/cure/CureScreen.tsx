@@ -2,7 +2,7 @@
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useNow } from '@/data/hooks';
 import { clockText, spanText } from '@/features/common/clockText';
-import { clockExplanation, type CoatView, type PieceView } from '@/features/common/coatView';
+import { clockExplanation, type CoatView, type PieceView } from '@/shop/coatView';
 import { Explained } from '@/features/common/Explained';
 import { PieceFrame } from '@/features/common/PieceFrame';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';

@@ -4,7 +4,7 @@ import { useForm } from 'react-hook-form';
 import { useAct } from '@/data/hooks';
 import { noteRoom } from '@/data/repos/room';
 import { clockText } from '@/features/common/clockText';
-import type { CoatView } from '@/features/common/coatView';
+import type { CoatView } from '@/shop/coatView';
 import { resolverOf } from '@/features/common/formErrors';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';

@@ -1,6 +1,6 @@
 import { ROOM_LIMITS_K, type CoatWindow, type WindowKind } from '@/core/resin';
 import { spanText } from '@/features/common/clockText';
-import type { CoatView } from '@/features/common/coatView';
+import type { CoatView } from '@/shop/coatView';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { FormRead } from '@/features/common/formErrors';
 import type { Format } from '@/features/common/useFormat';

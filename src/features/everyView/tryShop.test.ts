@@ -14,7 +14,8 @@ import { removeCoat } from '@/data/repos/coats';
 import { leaveSession } from '@/data/repos/session';
 import { undoAct, weighA } from '@/data/repos/wet';
 import { lastAct } from '@/data/test/wet';
-import { each, RowTrouble, troubleWords } from '../common/trouble/rowTrouble';
+import { troubleWords } from '../common/trouble/rowTrouble';
+import { each, RowTrouble } from '@/shop/rowTrouble';
 import { tryShop } from './tryShop';
 import Papa from 'papaparse';
 

@@ -1,8 +1,8 @@
 import { coatLedger } from '@/core/coat';
-import type { Shop } from '@/data/hooks';
+import { keepShop, SHOP_TABLES, type Shop, type ShopRows } from '@/shop/shop';
 import type { AnyTables } from '@/data/migrations';
-import { DEFAULT_SETTINGS, type LogEntry, type Tables } from '@/data/records/types';
-import type { RowFault } from '@/data/records/validate';
+import { type LogEntry } from '@/records/types';
+import type { RowFault } from '@/records/validate';
 import { entryWords, filterLog } from '../book/model';
 import { checkWords } from '../coats/checkWords';
 import { draftOfIntent } from '../coats/intents';
@@ -15,11 +15,11 @@ import {
   readViews,
   type CoatView,
   type PieceView,
-} from '../common/coatView';
+} from '@/shop/coatView';
 import { splitOf } from '../common/explanations';
 import { daySheet } from '../common/prep/daySheet';
-import { holdsOf, prepOf } from '../common/prep/prepView';
-import { each, RowTrouble, type Tolerated } from '../common/trouble/rowTrouble';
+import { holdsOf, prepOf } from '@/shop/prepView';
+import { each, RowTrouble, type Tolerated } from '@/shop/rowTrouble';
 import { formatOf, type Format } from '../common/useFormat';
 import { windowRows } from '../cure/model';
 import { pieceWords } from '../pieces/model';
@@ -34,21 +34,9 @@ import { timeScale } from '../today/timeScale';
 import { ratioGauge, wantedB, wetView } from '../wet/model';
 
 /** The shop that tables make, in the order in which a live read gives it. */
-export function shopOf(tables: AnyTables): Shop {
-  const rows = <T extends keyof Tables>(table: T) => (tables[table] ?? []) as readonly Tables[T][];
-  return {
-    settings: rows('settings')[0] ?? DEFAULT_SETTINGS,
-    pieces: [...rows('pieces')].sort((a, b) => a.createdMs - b.createdMs),
-    areas: rows('areas'),
-    resins: [...rows('resins')].sort((a, b) => a.name.localeCompare(b.name)),
-    coats: [...rows('coats')].sort((a, b) => a.order - b.order),
-    sessions: rows('sessions'),
-    batches: rows('batches'),
-    defects: rows('defects'),
-    tasks: rows('tasks'),
-    air: [...rows('air')].sort((a, b) => a.fromMs - b.fromMs),
-  };
-}
+export const shopOf = (tables: AnyTables): Shop =>
+  keepShop(Object.fromEntries(SHOP_TABLES.map((table) => [table, tables[table] ?? []])) as ShopRows)
+    .shop;
 
 function tryCoat(view: CoatView, piece: PieceView, shop: Shop, nowMs: number, format: Format) {
   const { coat, resin } = view;

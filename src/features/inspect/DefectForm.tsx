@@ -2,9 +2,9 @@
 import { Box, Heading } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { useAct } from '@/data/hooks';
-import { DEFECT_KINDS, type DefectKind } from '@/data/records/types';
+import { DEFECT_KINDS, type DefectKind } from '@/records/types';
 import { noteDefect } from '@/data/repos/bench';
-import type { PieceView } from '@/features/common/coatView';
+import type { PieceView } from '@/shop/coatView';
 import { Button } from '@/ui/Button';
 import { FieldRow } from '@/ui/FieldRow';
 import { Panel } from '@/ui/Panel';

@@ -1,11 +1,11 @@
 'use client';
-import { edgeKindsOf } from '@/data/records/types';
+import { edgeKindsOf } from '@/records/types';
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useAct, useNow, useRead, useShop } from '@/data/hooks';
-import type { Defect, Photo } from '@/data/records/types';
+import type { Defect, Photo } from '@/records/types';
 import { repairDefect } from '@/data/repos/bench';
 import { clockText } from '@/features/common/clockText';
-import type { PieceView } from '@/features/common/coatView';
+import type { PieceView } from '@/shop/coatView';
 import { Outline } from '@/features/common/Outline';
 import { PieceFrame } from '@/features/common/PieceFrame';
 import { STATE_FILL } from '@/features/common/stateWords';

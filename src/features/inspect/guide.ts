@@ -1,4 +1,4 @@
-import type { DefectKind } from '@/data/records/types';
+import type { DefectKind } from '@/records/types';
 
 export interface DefectGuide {
   readonly label: string;

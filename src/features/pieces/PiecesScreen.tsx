@@ -1,11 +1,11 @@
 'use client';
-import { edgeKindsOf } from '@/data/records/types';
+import { edgeKindsOf } from '@/records/types';
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useNow, useShop } from '@/data/hooks';
-import { pieceViews, type PieceView } from '@/features/common/coatView';
+import { pieceViews, type PieceView } from '@/shop/coatView';
 import { Outline } from '@/features/common/Outline';
-import { holdsOf } from '@/features/common/prep/prepView';
+import { holdsOf } from '@/shop/prepView';
 import { sizeWords } from '@/features/common/PieceFrame';
 import { STATE_FILL } from '@/features/common/stateWords';
 import { useFormat } from '@/features/common/useFormat';

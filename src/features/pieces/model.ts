@@ -1,5 +1,5 @@
 import type { PlacedTask } from '@/core/prep';
-import type { PieceView } from '@/features/common/coatView';
+import type { PieceView } from '@/shop/coatView';
 import { clockText } from '@/features/common/clockText';
 import { nextWords, STATE_WORDS } from '@/features/common/stateWords';
 

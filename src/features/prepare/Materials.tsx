@@ -3,7 +3,7 @@ import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
 import { FileDown } from 'lucide-react';
 import { useState } from 'react';
 import { useAct, useShop } from '@/data/hooks';
-import type { PiecePrep } from '@/data/prep/prepFacts';
+import type { PiecePrep } from '@/shop/prepFacts';
 import { Explained } from '@/features/common/Explained';
 import { amountText, explainSum, packsText } from '@/features/common/prep/amounts';
 import { dayNeeds, daySheet, pieceNeeds, sumNeeds } from '@/features/common/prep/daySheet';

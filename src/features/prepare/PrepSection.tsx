@@ -2,7 +2,7 @@
 import { buildUp, sectionStack } from '@/core/coat';
 import { cutShape } from '@/core/geometry';
 import type { PlacedTask, PrepFacts } from '@/core/prep';
-import type { CoatView, PieceView } from '@/features/common/coatView';
+import type { CoatView, PieceView } from '@/shop/coatView';
 import { SUPPORT_HATCH } from '@/features/common/materials';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
 import { SvgText } from '@/ui/SvgText';

@@ -4,7 +4,7 @@ import { ArrowDown, ArrowUp, TriangleAlert } from 'lucide-react';
 import type { HalfPlane } from '@/core/geometry';
 import type { PlacedTask } from '@/core/prep';
 import { useAct } from '@/data/hooks';
-import type { PiecePrep } from '@/data/prep/prepFacts';
+import type { PiecePrep } from '@/shop/prepFacts';
 import { limitSanding, moveTask } from '@/data/repos/prep';
 import { Explained } from '@/features/common/Explained';
 import { amountText, explainNeed } from '@/features/common/prep/amounts';

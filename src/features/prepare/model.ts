@@ -1,5 +1,5 @@
 import { coatOrder, holdsBack, mustPrecede, type PlacedTask, type PrepTask } from '@/core/prep';
-import type { PiecePrep } from '@/data/prep/prepFacts';
+import type { PiecePrep } from '@/shop/prepFacts';
 import type { TaskRef } from '@/data/repos/prep';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { FormRead } from '@/features/common/formErrors';

@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 import { useAct, useShop } from '@/data/hooks';
-import type { Resin } from '@/data/records/types';
+import type { Resin } from '@/records/types';
 import { saveResin } from '@/data/repos/bench';
 import { resolverOf } from '@/features/common/formErrors';
 import { useFormat } from '@/features/common/useFormat';

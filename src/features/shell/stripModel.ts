@@ -1,10 +1,10 @@
 import { workingTime } from '@/core/resin';
-import type { Shop } from '@/data/hooks';
-import { batchStep } from '@/data/records/batchStep';
-import type { Area, Id, WetSession } from '@/data/records/types';
+import type { Shop } from '@/shop/shop';
+import { batchStep } from '@/records/batchStep';
+import type { Area, Id, WetSession } from '@/records/types';
 import { clockText, spanText } from '../common/clockText';
-import { areasOf, readViews, type CoatView, type PieceView } from '../common/coatView';
-import { maskClocks } from '../common/prep/prepView';
+import { areasOf, readViews, type CoatView, type PieceView } from '@/shop/coatView';
+import { maskClocks } from '@/shop/prepView';
 import { nextWords, STATE_WORDS } from '../common/stateWords';
 import { each, type RowTrouble } from '../common/trouble';
 

@@ -1,7 +1,7 @@
 'use client';
 import { Flex } from '@chakra-ui/react';
 import { measureShape } from '@/core/geometry';
-import type { AreaKind } from '@/data/records/types';
+import type { AreaKind } from '@/records/types';
 import { Button } from '@/ui/Button';
 import { editText } from '@/core/units';
 import { emptyArea, emptyEdge, type AreaDraft } from './draft';

@@ -6,7 +6,7 @@ import { mixDensity } from '@/core/resin';
 import { useAct, useShop } from '@/data/hooks';
 import { changeSurvey, surveyOf, type NewPhoto, type Survey } from '@/data/repos/survey';
 import { clockText } from '@/features/common/clockText';
-import type { PieceView } from '@/features/common/coatView';
+import type { PieceView } from '@/shop/coatView';
 import { PieceFrame } from '@/features/common/PieceFrame';
 import { useFormat, type Format } from '@/features/common/useFormat';
 import { draftOf } from './draft';

@@ -8,7 +8,7 @@ import {
   type ShapeKind,
 } from '@/core/geometry';
 import { editText } from '@/core/units';
-import { plainArea } from '@/data/records/area';
+import { plainArea } from '@/records/area';
 import type {
   Area,
   AreaKind,
@@ -21,7 +21,7 @@ import type {
   ReliefKind,
   Support,
   Surface,
-} from '@/data/records/types';
+} from '@/records/types';
 import type { Format } from '@/features/common/useFormat';
 
 /** What is typed and drawn in the survey of a piece: lengths as text, places in m. */

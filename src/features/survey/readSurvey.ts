@@ -8,7 +8,7 @@ import {
   type Shape,
 } from '@/core/geometry';
 import type { Issue } from '@/core/result';
-import type { Damage, Edge, LevelReading, Relief } from '@/data/records/types';
+import type { Damage, Edge, LevelReading, Relief } from '@/records/types';
 import type { Survey, SurveyedArea } from '@/data/repos/survey';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { Format } from '@/features/common/useFormat';

@@ -4,7 +4,7 @@ import { format as formatDate, startOfDay } from 'date-fns';
 import { useNow, useShop } from '@/data/hooks';
 import Link from 'next/link';
 import { clockText } from '@/features/common/clockText';
-import { readViews } from '@/features/common/coatView';
+import { readViews } from '@/shop/coatView';
 import { backupReminder } from '@/features/common/keeping';
 import { useFormat } from '@/features/common/useFormat';
 import { Welcome } from '@/features/common/Welcome';

@@ -1,12 +1,12 @@
-import type { Shop } from '@/data/hooks';
-import { batchStep } from '@/data/records/batchStep';
-import { edgeKindsOf } from '@/data/records/types';
+import type { Shop } from '@/shop/shop';
+import { batchStep } from '@/records/batchStep';
+import { edgeKindsOf } from '@/records/types';
 import { clockText } from '@/features/common/clockText';
-import { ledgerOf, readViews, type CoatView, type PieceView } from '@/features/common/coatView';
+import { ledgerOf, readViews, type CoatView, type PieceView } from '@/shop/coatView';
 import { each, type RowTrouble, type Tolerated } from '@/features/common/trouble';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
 import type { Format } from '@/features/common/useFormat';
-import { dryingTasks, holdsOf, maskClocks, prepOf } from '@/features/common/prep/prepView';
+import { dryingTasks, holdsOf, maskClocks, prepOf } from '@/shop/prepView';
 import { maskToDos, prepareToDo } from './prepToDos';
 import type { ToDo } from './toDo';
 

@@ -1,7 +1,7 @@
-import type { Shop } from '@/data/hooks';
+import type { Shop } from '@/shop/shop';
 import { clockText } from '@/features/common/clockText';
-import type { PieceView } from '@/features/common/coatView';
-import { holdsOf, maskClocks, type MaskClock } from '@/features/common/prep/prepView';
+import type { PieceView } from '@/shop/coatView';
+import { holdsOf, maskClocks, type MaskClock } from '@/shop/prepView';
 import type { ToDo } from './toDo';
 
 const SOON_MS = 3_600_000;

@@ -6,7 +6,7 @@ import { useAct, useNow, useShop } from '@/data/hooks';
 import { leaveSession } from '@/data/repos/session';
 import { undoAct } from '@/data/repos/wet';
 import { clockText } from '@/features/common/clockText';
-import { clockExplanation, pieceViews } from '@/features/common/coatView';
+import { clockExplanation, pieceViews } from '@/shop/coatView';
 import { Explained } from '@/features/common/Explained';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';

@@ -1,7 +1,7 @@
 import { checkMix, workingTime, type MixCheck } from '@/core/resin';
-import type { Shop } from '@/data/hooks';
-import { batchStep, type BatchStep } from '@/data/records/batchStep';
-import type { Batch, Coat, Piece, Resin, WetSession } from '@/data/records/types';
+import type { Shop } from '@/shop/shop';
+import { batchStep, type BatchStep } from '@/records/batchStep';
+import type { Batch, Coat, Piece, Resin, WetSession } from '@/records/types';
 
 /** After the shortest stir of the sheet, as long again until no streak is left, ms. Common practice, no source. */
 export const stirMs = ({ sheet }: Resin) => ({

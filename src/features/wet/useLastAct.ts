@@ -1,6 +1,6 @@
 import { useRead } from '@/data/hooks';
-import { standingActs, type WetAct } from '@/data/records/wetActs';
-import type { Batch } from '@/data/records/types';
+import { standingActs, type WetAct } from '@/records/wetActs';
+import type { Batch } from '@/records/types';
 
 /** The newest act of a batch that stands: what Undo takes back. */
 export function useLastAct({ id }: Batch): WetAct | null {

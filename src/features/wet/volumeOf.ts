@@ -1,4 +1,4 @@
-import { ledgerOf, type CoatView } from '@/features/common/coatView';
+import { ledgerOf, type CoatView } from '@/shop/coatView';
 
 /** What the ledger of a coat asks for, m³. */
 export const volumeOf = (view: CoatView): number => {

@@ -5,7 +5,8 @@ import {
 } from 'next/dist/shared/lib/app-router-context.shared-runtime';
 import type { ReactElement } from 'react';
 import { renderToString } from 'react-dom/server';
-import { ActProvider, StillShop, type Shop } from '@/data/hooks';
+import { ActProvider, StillShop } from '@/data/hooks';
+import { type Shop } from '@/shop/shop';
 import { BookScreen } from '@/features/book';
 import { CoatsScreen } from '@/features/coats';
 import { CureScreen } from '@/features/cure';

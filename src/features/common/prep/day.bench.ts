@@ -1,5 +1,5 @@
-import type { Shop } from '@/data/hooks';
-import type { Settings } from '@/data/records/types';
+import type { Shop } from '@/shop/shop';
+import type { Settings } from '@/records/types';
 import { demoShop } from '@/demo';
 import { dayNeeds, sumNeeds } from './daySheet';
 

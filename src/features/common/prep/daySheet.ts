@@ -1,13 +1,13 @@
 import { format as formatDate } from 'date-fns';
 import { sumMaterials, type CautionName, type MaterialSum } from '@/core/prep';
 import { shapeSides, type Point } from '@/core/geometry';
-import type { Shop } from '@/data/hooks';
-import type { PiecePrep } from '@/data/prep/prepFacts';
-import type { Piece } from '@/data/records/types';
+import type { Shop } from '@/shop/shop';
+import type { PiecePrep } from '@/shop/prepFacts';
+import type { Piece } from '@/records/types';
 import { clockText } from '../clockText';
 import type { Format } from '../useFormat';
 import { amountText, packsText, type NamedNeeds } from './amounts';
-import { dryingTasks, dueTasks, isToDo, maskClocks, prepOf } from './prepView';
+import { dryingTasks, dueTasks, isToDo, maskClocks, prepOf } from '@/shop/prepView';
 import { stateText } from './words';
 
 /** One line to tick on paper. */

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { CENTRE_CUT, cutShape, type CutLine } from '@/core/geometry';
 import { INCH_M } from '@/core/units';
-import { edgeHeightOf, edgeKindsOf, type Area, type Support } from '@/data/records/types';
+import { edgeHeightOf, edgeKindsOf, type Area, type Support } from '@/records/types';
 import { SUPPORT_HATCH } from '../materials';
 import { STATE_FILL, STATE_WORDS } from '../stateWords';
 import { useFormat, type Format } from '../useFormat';

@@ -1,6 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import { troubleWords, type RowTrouble } from './rowTrouble';
+import { troubleWords } from './rowTrouble';
+import { type RowTrouble } from '@/shop/rowTrouble';
 
 /** Names the rows that were left out because they cannot be shown. */
 export function RowTroubles({ troubles }: { troubles: readonly RowTrouble[] }) {

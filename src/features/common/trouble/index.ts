@@ -1,3 +1,4 @@
 export { Boundary } from './Boundary';
 export { RowTroubles } from './RowTroubles';
-export { each, RowTrouble, troubleWords, type Tolerated } from './rowTrouble';
+export { troubleWords } from './rowTrouble';
+export { each, RowTrouble, type Tolerated } from '@/shop/rowTrouble';

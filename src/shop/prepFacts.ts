@@ -10,10 +10,12 @@ import {
   type PrepFacts,
   type PrepState,
 } from '@/core/prep';
-import { coatClock, type ResinSheet } from '@/core/resin';
+import type { ResinSheet } from '@/core/resin';
 import type { AirStep } from '@/core/climate';
-import { measureArea } from '../records/area';
-import type { Area, Coat, Id, Piece, PrepRecord, Settings, Tables } from '../records/types';
+import { measureArea } from '@/records/area';
+import { clockOf } from './clockOf';
+import { byId, ofPiece } from './ofPiece';
+import type { Area, Coat, Id, Piece, PrepRecord, Settings, Tables } from '@/records/types';
 
 /** The rows that a plan of preparation is made from. */
 export type PrepRows = {
@@ -53,9 +55,10 @@ function prepArea(area: Area): PrepArea {
 
 /** Instants of a poured coat by the record of its room. */
 export function coatInstants(coat: Coat, sheet: ResinSheet, nowMs: number): CoatInstants | null {
-  const { pouredMs, history } = coat;
-  if (pouredMs === null) return null;
-  const { windows, spans } = coatClock({ pouredMs, nowMs, history, sheet });
+  const { pouredMs } = coat;
+  const clock = clockOf(coat, sheet, nowMs);
+  if (pouredMs === null || !clock) return null;
+  const { windows, spans } = clock;
   const window = (kind: string) => windows.find((w) => w.kind === kind);
   return {
     pouredMs,
@@ -66,27 +69,6 @@ export function coatInstants(coat: Coat, sheet: ResinSheet, nowMs: number): Coat
     recoatClosesMs: window('recoat')?.closesMs ?? Infinity,
     handleMs: window('handle')?.opensMs ?? pouredMs,
   };
-}
-
-/** Rows of a table by their piece. A table that is read never changes, so it is sorted out once. */
-const indexes = new WeakMap<object, ReadonlyMap<string, readonly unknown[]>>();
-
-function ofPiece<R extends { readonly pieceId: Id<'piece'> }>(
-  table: readonly R[],
-  pieceId: string,
-): readonly R[] {
-  let index = indexes.get(table) as ReadonlyMap<string, readonly R[]> | undefined;
-  if (!index) {
-    const sorted = new Map<string, R[]>();
-    for (const row of table) {
-      const mates = sorted.get(row.pieceId);
-      if (mates) mates.push(row);
-      else sorted.set(row.pieceId, [row]);
-    }
-    index = sorted;
-    indexes.set(table, index);
-  }
-  return index.get(pieceId) ?? [];
 }
 
 const prepAreas = new WeakMap<readonly Area[], readonly PrepArea[]>();
@@ -153,7 +135,7 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
     spanM: spanOf(face),
     areas: areasOf(areas),
     coats: ofPiece(rows.coats, piece.id).map((coat) => {
-      const sheet = rows.resins.find((r) => r.id === coat.resinId)?.sheet;
+      const sheet = byId(rows.resins, coat.resinId)?.sheet;
       const { id, name, kind, order, areaIds, thicknessM, coverage } = coat;
       const poured = sheet ? coatInstants(coat, sheet, nowMs) : null;
       return { id, name, kind, order, areaIds, thicknessM, coverage, poured };

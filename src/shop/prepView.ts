@@ -1,32 +1,46 @@
 import { holdsBack, type PlacedTask, type PrepTask, type Removal } from '@/core/prep';
-import type { Shop } from '@/data/hooks';
-import { piecePrep, rowsBehind, type PiecePrep } from '@/data/prep/prepFacts';
-import type { Piece } from '@/data/records/types';
+import { piecePrep, rowsBehind, type PiecePrep } from './prepFacts';
+import type { Piece } from '@/records/types';
+import type { Shop } from './shop';
 
-/** A plan stands for this long before it is made again, ms: its clocks count hours. */
+/** A plan that time moves on stands for this long before it is made again, ms: its clocks count hours. */
 const STANDS_MS = 10_000;
+/** Any other plan, ms. */
+const RESTS_MS = 600_000;
 
 interface Known {
-  readonly beat: number;
+  readonly shop: Shop;
+  readonly madeMs: number;
+  readonly standsMs: number;
   readonly behind: readonly unknown[];
   readonly prep: PiecePrep;
 }
 /** The strip, the stages and the screen ask for the same plans, every second and after every write. */
 const known = new Map<string, Known>();
 
+/** Whether time alone moves this plan on: something cures, dries, waits or stands under a mask. */
+const moves = ({ facts, state }: PiecePrep): boolean =>
+  state.tasks.some((t) => t.untilMs !== null) ||
+  facts.masks.some((m) => m.takenOffMs === null) ||
+  facts.coats.some((c) => c.poured !== null && !(c.poured.handleMs <= facts.nowMs));
+
 /** The preparation of a piece now, to STANDS_MS. */
 export function prepOf(shop: Shop, piece: Piece, nowMs: number): PiecePrep {
-  const beat = Math.floor(nowMs / STANDS_MS);
-  const behind = rowsBehind(piece, shop);
   const here = known.get(piece.id);
-  if (
-    here?.beat === beat &&
+  const timely = here && nowMs >= here.madeMs && nowMs < here.madeMs + here.standsMs;
+  if (timely && here.shop === shop && here.behind[0] === piece) return here.prep;
+  const behind = rowsBehind(piece, shop);
+  const same =
+    timely &&
     here.behind.length === behind.length &&
-    here.behind.every((row, i) => row === behind[i])
-  )
-    return here.prep;
-  const prep = piecePrep(piece, shop, nowMs);
-  known.set(piece.id, { beat, behind, prep });
+    here.behind.every((row, i) => row === behind[i]);
+  const prep = same ? here.prep : piecePrep(piece, shop, nowMs);
+  known.set(
+    piece.id,
+    same
+      ? { ...here, shop }
+      : { shop, madeMs: nowMs, standsMs: moves(prep) ? STANDS_MS : RESTS_MS, behind, prep },
+  );
   return prep;
 }
 

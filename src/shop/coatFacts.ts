@@ -16,8 +16,8 @@ import {
 import { shapeBox, steepest } from '@/core/geometry';
 import { mixDensity, type ResinSheet } from '@/core/resin';
 import type { Result } from '@/core/result';
-import { ledgerArea } from './area';
-import { edgeKindsOf, type Area, type Coat, type Piece, type Resin } from './types';
+import { ledgerArea } from '@/records/area';
+import { edgeKindsOf, type Area, type Coat, type Piece, type Resin } from '@/records/types';
 
 /** What a porous ground drinks before it is sealed, m (ml/m² · 1e-6). Judgement, no source; ± half. */
 const SOAK_M: Readonly<Record<Area['porosity'], number>> = {

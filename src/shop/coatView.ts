@@ -1,18 +1,21 @@
 import { coatLedger, filmChecks, type FilmCheck, type Ledger, type LedgerInput } from '@/core/coat';
 import type { Explanation } from '@/core/explain';
-import { coatClock, type CoatClock, type CoatState } from '@/core/resin';
+import type { CoatClock, CoatState } from '@/core/resin';
 import type { Result } from '@/core/result';
-import type { Shop } from '@/data/hooks';
-import { checkInput, ledgerInput, type CoatFacts } from '@/data/records/coatFacts';
+import { checkInput, ledgerInput, type CoatFacts } from './coatFacts';
 import {
   AREA_KINDS,
   type Area,
   type Batch,
   type Coat,
   type Piece,
+  type PrepRecord,
   type Resin,
-} from '@/data/records/types';
-import { each, type Tolerated } from './trouble/rowTrouble';
+} from '@/records/types';
+import { clockOf } from './clockOf';
+import { byId, ofPiece } from './ofPiece';
+import { each, type Tolerated } from './rowTrouble';
+import type { Shop } from './shop';
 
 /** A coat with everything that hangs on it, as it is at one instant. */
 export interface CoatView {
@@ -44,27 +47,20 @@ export interface PieceView {
 }
 
 /** Areas whose pores Prepare has closed. */
-const sealedAreas = (shop: Shop, pieceId: string): Set<string> =>
-  new Set(
-    shop.tasks
-      .filter((t) => t.pieceId === pieceId && t.rule === 'seal' && t.state === 'done')
-      .flatMap((t) => t.scope),
-  );
+const sealedAreas = (tasks: readonly PrepRecord[]): Set<string> =>
+  new Set(tasks.filter((t) => t.rule === 'seal' && t.state === 'done').flatMap((t) => t.scope));
 
 function viewCoat(
   coat: Coat,
+  piece: Piece,
   shop: Shop,
   nowMs: number,
   around: CoatView['around'],
 ): CoatView | null {
-  const piece = shop.pieces.find((p) => p.id === coat.pieceId);
-  const resin = shop.resins.find((r) => r.id === coat.resinId);
-  if (!piece || !resin) return null;
-  const batch = shop.batches.find((b) => b.id === coat.batchId) ?? null;
-  const clock =
-    coat.pouredMs === null
-      ? null
-      : coatClock({ pouredMs: coat.pouredMs, nowMs, history: coat.history, sheet: resin.sheet });
+  const resin = byId(shop.resins, coat.resinId);
+  if (!resin) return null;
+  const batch = byId(shop.batches, coat.batchId) ?? null;
+  const clock = clockOf(coat, resin.sheet, nowMs);
   const state = clock?.state ?? (batch?.mixedMs ? 'mixed' : 'planned');
   const areas = around.areas.filter((a) => coat.areaIds.includes(a.id));
   return { coat, piece, areas, around, resin, batch, state, clock };
@@ -73,30 +69,77 @@ function viewCoat(
 /** The areas of a piece, its face first. */
 export function areasOf(shop: Pick<Shop, 'areas'>, pieceId: string): Area[] {
   const place = (a: Area) => AREA_KINDS.indexOf(a.kind);
-  return shop.areas
-    .filter((a) => a.pieceId === pieceId)
-    .sort((a, b) => place(a) - place(b) || a.name.localeCompare(b.name));
+  return [...ofPiece(shop.areas, pieceId)].sort(
+    (a, b) => place(a) - place(b) || a.name.localeCompare(b.name),
+  );
 }
+
+interface Known {
+  readonly shop: Shop;
+  readonly nowMs: number;
+  /** The rows it was made from: while they are the same ones, only time can change it. */
+  readonly behind: readonly unknown[];
+  readonly view: PieceView;
+  /** A coat still cures, so time changes it. */
+  readonly live: boolean;
+}
+/** Strip, stages and screens ask for the same views, every second and after every write. */
+const known = new Map<string, Known>();
+
+function makeView(shop: Shop, piece: Piece, nowMs: number, before: Known | undefined): PieceView {
+  const around = before?.view.coats[0]?.around ?? {
+    areas: areasOf(shop, piece.id),
+    coats: ofPiece(shop.coats, piece.id),
+    sealed: sealedAreas(ofPiece(shop.tasks, piece.id)),
+  };
+  const own = around.coats
+    .map((coat) => viewCoat(coat, piece, shop, nowMs, around))
+    .filter((v) => v !== null);
+  return {
+    piece,
+    areas: around.areas,
+    coats: own,
+    top: own.findLast((v) => v.clock !== null) ?? null,
+    upcoming: own.find((v) => v.clock === null) ?? null,
+    openDefects: ofPiece(shop.defects, piece.id).filter((d) => d.repairedMs === null).length,
+  };
+}
+
+/** A piece with its coats at one instant. */
+function viewPiece(shop: Shop, piece: Piece, nowMs: number): PieceView {
+  const here = known.get(piece.id);
+  const timely = here && (here.nowMs === nowMs || (!here.live && here.nowMs <= nowMs));
+  if (timely && here.shop === shop) return here.view;
+  const behind = [
+    piece,
+    shop.resins,
+    ...ofPiece(shop.areas, piece.id),
+    ...ofPiece(shop.coats, piece.id).flatMap((c) => [c, byId(shop.batches, c.batchId)]),
+    ...ofPiece(shop.tasks, piece.id),
+    ...ofPiece(shop.defects, piece.id),
+  ];
+  const same =
+    here?.behind.length === behind.length && here.behind.every((row, i) => row === behind[i]);
+  const view = same && timely ? here.view : makeView(shop, piece, nowMs, same ? here : undefined);
+  const live = view.coats.some((c) => c.clock !== null && c.state !== 'fully cured');
+  known.set(piece.id, { shop, nowMs, behind: same ? here.behind : behind, view, live });
+  return view;
+}
+
+const read = new WeakMap<Shop, { readonly nowMs: number; readonly views: Tolerated<PieceView> }>();
 
 /** Every piece with its coats at one instant, in the order they came to the bench; one that cannot be read is named. */
 export function readViews(shop: Shop, nowMs: number): Tolerated<PieceView> {
-  return each('pieces', shop.pieces, (piece) => {
-    const areas = areasOf(shop, piece.id);
-    const coats = shop.coats
-      .filter((c) => c.pieceId === piece.id)
-      .sort((a, b) => a.order - b.order);
-    const around = { areas, coats, sealed: sealedAreas(shop, piece.id) };
-    const own = coats.map((c) => viewCoat(c, shop, nowMs, around)).filter((v) => v !== null);
-    return {
-      piece,
-      areas,
-      coats: own,
-      top: own.findLast((v) => v.clock !== null) ?? null,
-      upcoming: own.find((v) => v.clock === null) ?? null,
-      openDefects: shop.defects.filter((d) => d.pieceId === piece.id && d.repairedMs === null)
-        .length,
-    };
-  });
+  const before = read.get(shop);
+  if (before?.nowMs === nowMs) return before.views;
+  const fresh = each('pieces', shop.pieces, (piece) => viewPiece(shop, piece, nowMs));
+  const same =
+    before?.views.troubles.length === 0 &&
+    fresh.troubles.length === 0 &&
+    before.views.values.every((view, i) => view === fresh.values[i]);
+  const views = same ? before.views : fresh;
+  read.set(shop, { nowMs, views });
+  return views;
 }
 
 export const pieceViews = (shop: Shop, nowMs: number): readonly PieceView[] =>
@@ -119,9 +162,18 @@ export const ledgerInputOf = (view: CoatView, change: Partial<Coat> = {}): Ledge
 export const filmChecksOf = (view: CoatView, mask: number | null): FilmCheck[] =>
   filmChecks(checkInput(factsOf(view, {}), mask));
 
-/** The volume ledger of a coat on its areas, for all pieces of the set. */
-export const ledgerOf = (view: CoatView, change: Partial<Coat> = {}): Result<Ledger> =>
-  coatLedger(ledgerInputOf(view, change));
+/** Ledgers of coats as they stand, by what is around them: both change with their rows. */
+const ledgers = new WeakMap<CoatView['around'], Map<Coat, Result<Ledger>>>();
+
+/** The volume ledger of a coat on its areas, for all pieces of the set; `change` is what the user is trying out. */
+export function ledgerOf(view: CoatView, change?: Partial<Coat>): Result<Ledger> {
+  if (change) return coatLedger(ledgerInputOf(view, change));
+  const here = ledgers.get(view.around) ?? new Map<Coat, Result<Ledger>>();
+  ledgers.set(view.around, here);
+  const known = here.get(view.coat) ?? coatLedger(ledgerInputOf(view));
+  here.set(view.coat, known);
+  return known;
+}
 
 /** How a clock time of a coat is worked out. */
 export function clockExplanation(

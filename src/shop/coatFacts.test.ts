@@ -1,9 +1,9 @@
 import { coatLedger, domeOn, domeShapeOf, mixLength, RIM } from '@/core/coat';
 import { TEST_SHEET } from '@/core/resin/test/sheet';
-import { plainArea } from './area';
-import { plainCoat } from './coat';
+import { plainArea } from '@/records/area';
+import { plainCoat } from '@/records/coat';
 import { ledgerInput, thicknessOf } from './coatFacts';
-import type { Area, Coat, CoatKind, Piece } from './types';
+import type { Area, Coat, CoatKind, Piece } from '@/records/types';
 
 const area = (id: string, change: Partial<Area> = {}): Area => ({
   ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018, [

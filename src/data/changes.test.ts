@@ -1,0 +1,122 @@
+import type { KeptShop } from '@/shop/shop';
+import { contextAt, freshDb, shopWithCoat } from './test/shop';
+import { followShop } from './changes';
+import type { ShopDb } from './db';
+import { changeCoat, planCoat, removeCoat } from './repos/coats';
+import { noteRoom } from './repos/room';
+
+/** Follows a shop; `until` waits for a shop that is as asked. */
+function follow(db: ShopDb, start: KeptShop | null = null) {
+  const told: KeptShop[] = [];
+  const failed: unknown[] = [];
+  const waits = new Set<() => void>();
+  const end = followShop(
+    db,
+    {
+      next: (kept) => (told.push(kept), waits.forEach((look) => look())),
+      error: (e) => failed.push(e),
+    },
+    start,
+  );
+  const until = (fits: (kept: KeptShop) => boolean) =>
+    new Promise<KeptShop>((resolve) => {
+      const look = () => {
+        const last = told.at(-1);
+        if (!last || !fits(last)) return;
+        waits.delete(look);
+        resolve(last);
+      };
+      waits.add(look);
+      look();
+    });
+  return { told, failed, end, until };
+}
+
+/** Rows that Dexie hands out from now on, by table. */
+function countReads(db: ShopDb): Record<string, number> {
+  const counts: Record<string, number> = {};
+  for (const table of db.tables)
+    table.hook('reading', (row) => {
+      counts[table.name] = (counts[table.name] ?? 0) + 1;
+      return row as object;
+    });
+  return counts;
+}
+
+describe('following the shop', () => {
+  it('one write reads the rows it wrote and no whole table', async () => {
+    const db = freshDb();
+    const coat = await shopWithCoat(db);
+    const more = await Promise.all(
+      [5, 6, 7, 8].map((m) => planCoat(db, contextAt(m), { ...coat, name: `Flood ${m}` })),
+    );
+    const { until, end } = follow(db);
+    const before = await until((k) => k.shop.coats.length === 5);
+    const counts = countReads(db);
+    await db.coats.update(more[3] ?? '', { name: 'Glaze' });
+    const after = await until((k) => k.shop.coats.some((c) => c.name === 'Glaze'));
+    // The update reads the row it changes, and the follower reads it once more.
+    expect(counts['coats']).toBeLessThanOrEqual(2);
+    expect(Object.keys(counts)).toEqual(['coats']);
+    expect(after.shop.areas).toBe(before.shop.areas);
+    expect(after.shop.coats[0]).toBe(before.shop.coats[0]);
+    end();
+  });
+  it('rows that are removed go, rows of other tables come', async () => {
+    const db = freshDb();
+    const coat = await shopWithCoat(db);
+    const { until, end } = follow(db);
+    await until((k) => k.shop.coats.length === 1);
+    await removeCoat(db, contextAt(5), coat.id);
+    expect((await until((k) => k.shop.coats.length === 0)).shop.pieces).toHaveLength(1);
+    const { nowMs: fromMs } = contextAt(6);
+    await noteRoom(db, contextAt(6), { fromMs, temperatureK: 290.15, humidity: null });
+    expect((await until((k) => k.shop.air.length === 1)).shop.settings.roomTemperatureK).toBe(
+      290.15,
+    );
+    end();
+  });
+  it('a table that is cleared or replaced is read whole', async () => {
+    const db = freshDb();
+    const coat = await shopWithCoat(db);
+    const { until, end } = follow(db);
+    await until((k) => k.shop.tasks.length > 0);
+    await db.tasks.clear();
+    await until((k) => k.shop.tasks.length === 0);
+    await db.transaction('rw', db.coats, async () => {
+      await db.coats.clear();
+      await db.coats.bulkAdd([{ ...coat, id: 'other' }]);
+    });
+    expect((await until((k) => k.shop.coats[0]?.id === 'other')).shop.coats).toHaveLength(1);
+    end();
+  });
+  it('a read that fails is told once; followed anew, the change comes', async () => {
+    const db = freshDb();
+    const coat = await shopWithCoat(db);
+    const first = follow(db);
+    const before = await first.until((k) => k.shop.coats.length === 1);
+    const real = db.table.bind(db);
+    db.table = () => {
+      throw new Error('the disk hiccups');
+    };
+    await db.coats.update(coat.id, { name: 'Glaze' });
+    await new Promise((r) => setTimeout(r, 50));
+    expect(first.failed).toEqual([expect.objectContaining({ message: 'the disk hiccups' })]);
+    db.table = real;
+    const again = follow(db, before);
+    const after = await again.until((k) => k.shop.coats[0]?.name === 'Glaze');
+    expect(after.shop.pieces).toEqual(before.shop.pieces);
+    expect(first.told).toHaveLength(1);
+    again.end();
+  });
+  it('nothing is told after its end', async () => {
+    const db = freshDb();
+    const coat = await shopWithCoat(db);
+    const { told, until, end } = follow(db);
+    await until((k) => k.shop.coats.length === 1);
+    end();
+    await changeCoat(db, contextAt(5), coat.id, { name: 'Glaze' });
+    await new Promise((r) => setTimeout(r, 30));
+    expect(told).toHaveLength(1);
+  });
+});

@@ -1,0 +1,128 @@
+import { Dexie, RangeSet, type ObservabilitySet } from 'dexie';
+import {
+  keepShop,
+  SHOP_TABLES,
+  withChanges,
+  type KeptShop,
+  type ShopChanges,
+  type ShopRows,
+  type ShopTable,
+  type TableChange,
+} from '@/shop/shop';
+import type { ShopDb } from './db';
+
+/** Keys of a table that were written, or all of it. */
+type Touched = ReadonlySet<string> | 'all';
+
+/** What a commit touched in one table; null: nothing. */
+function touched(parts: ObservabilitySet, db: ShopDb, table: ShopTable): Touched | null {
+  const tree = parts[`idb://${db.name}/${table}/`];
+  if (!tree) return parts['all'] ? 'all' : null;
+  const keys = new Set<string>();
+  for (const { from, to } of new RangeSet().add(tree)) {
+    if (typeof from !== 'string' || from !== to) return 'all';
+    keys.add(from);
+  }
+  return keys;
+}
+
+/** Every table in one transaction: the shop as it was at one moment. */
+export async function readWhole(db: ShopDb): Promise<KeptShop> {
+  const tables = await db.transaction('r', [...SHOP_TABLES], () =>
+    Promise.all(SHOP_TABLES.map((table) => db.table(table).toArray())),
+  );
+  const entries = SHOP_TABLES.map((table, i) => [table, tables[i] ?? []]);
+  return keepShop(Object.fromEntries(entries) as ShopRows);
+}
+
+/** Only what was touched, in one transaction. */
+async function readTouched(
+  db: ShopDb,
+  kept: KeptShop,
+  wanted: ReadonlyMap<ShopTable, Touched>,
+): Promise<KeptShop> {
+  const names = [...wanted.keys()];
+  const read = await db.transaction('r', names, () =>
+    Promise.all(
+      names.map(async (table): Promise<TableChange> => {
+        const keys = wanted.get(table) ?? 'all';
+        const ids = keys === 'all' ? [] : [...keys];
+        const found = await (keys === 'all'
+          ? db.table(table).toArray()
+          : db.table(table).bulkGet(ids));
+        const rows = found.filter((row) => row !== undefined);
+        const here = new Set(rows.map((row: { id: string }) => row.id));
+        const asked = keys === 'all' ? kept.rows[table].map((row) => row.id as string) : ids;
+        return { rows, gone: asked.filter((id) => !here.has(id)) };
+      }),
+    ),
+  );
+  const changes = Object.fromEntries(names.map((table, i) => [table, read[i]])) as ShopChanges;
+  return withChanges(kept, changes);
+}
+
+/** What is told while the shop is followed. */
+export interface ShopWatch {
+  readonly next: (kept: KeptShop) => void;
+  /** A read went well, whether it brought anything new or not. */
+  readonly read?: () => void;
+  /** A read failed: what was told before stays, and nothing more comes. */
+  readonly error: (error: unknown) => void;
+}
+
+/**
+ * Follows the shop: reads it whole once, then only the rows that a commit of any tab touched.
+ * @param start what was known before: what did not change since then stays the same objects
+ * @returns ends it
+ */
+export function followShop(
+  db: ShopDb,
+  { next, read, error }: ShopWatch,
+  start: KeptShop | null = null,
+): () => void {
+  let kept = start;
+  let ended = false;
+  let reading = false;
+  const wanted = new Map<ShopTable, Touched>(
+    start ? SHOP_TABLES.map((table) => [table, 'all']) : [],
+  );
+  const note = (parts: ObservabilitySet) => {
+    for (const table of SHOP_TABLES) {
+      const keys = touched(parts, db, table);
+      if (keys === null) continue;
+      const before = wanted.get(table);
+      wanted.set(
+        table,
+        keys === 'all' || before === 'all' ? 'all' : new Set([...(before ?? []), ...keys]),
+      );
+    }
+    void go();
+  };
+  const end = () => {
+    ended = true;
+    Dexie.on.storagemutated.unsubscribe(note);
+  };
+  const go = async () => {
+    if (reading || ended) return;
+    reading = true;
+    try {
+      while (!ended && (kept === null || wanted.size > 0)) {
+        const now = new Map(wanted);
+        wanted.clear();
+        const before: KeptShop | null = kept;
+        kept = before ? await readTouched(db, before, now) : await readWhole(db);
+        if (ended) return;
+        read?.();
+        if (kept !== before) next(kept);
+      }
+    } catch (e) {
+      if (!ended) error(e);
+      end();
+    } finally {
+      reading = false;
+    }
+  };
+  Dexie.on.storagemutated.subscribe(note);
+  void go();
+  return end;
+}

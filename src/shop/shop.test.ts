@@ -1,0 +1,97 @@
+import { TEST_SHEET } from '@/core/resin/test/sheet';
+import { plainArea } from '@/records/area';
+import { plainCoat } from '@/records/coat';
+import { DEFAULT_SETTINGS, type Area, type Coat, type Piece, type Resin } from '@/records/types';
+import { keepShop, withChanges, type ShopRows } from './shop';
+
+const piece = (id: string, createdMs: number): Piece => ({
+  ...{ id, name: id, count: 1, support: 'tile', note: '', createdMs },
+  ...{ use: { hotCups: false, food: false, daylight: false }, marks: [], prep: {} },
+  ...{ level: null, bellyM: 0 },
+});
+const area = (pieceId: string): Area => ({
+  ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018),
+  ...{ id: `${pieceId}-face`, pieceId },
+});
+const resin = (id: string, name: string, densityKgM3?: number): Resin => ({
+  ...{ id, name, note: '', price: null },
+  sheet: {
+    ...TEST_SHEET,
+    ...(densityKgM3 && { densityAKgM3: densityKgM3, densityBKgM3: densityKgM3 }),
+  },
+});
+const coat = (pieceId: string, order: number, change: Partial<Coat> = {}): Coat => ({
+  ...plainCoat(2e-3),
+  ...{ id: `${pieceId}-${order}`, pieceId, areaIds: [`${pieceId}-face`], order, kind: 'flood' },
+  ...{ name: `Flood ${order}`, resinId: 'r', batchId: null, pouredMs: null, coveredMs: null },
+  ...{ history: [], intent: { by: 'natural' } },
+  ...change,
+});
+const ROWS: ShopRows = {
+  settings: [],
+  pieces: [piece('b', 2), piece('a', 1)],
+  areas: [area('a'), area('b')],
+  resins: [resin('r', 'Clear')],
+  coats: [coat('a', 2), coat('a', 1), coat('b', 1)],
+  ...{ sessions: [], batches: [], defects: [], tasks: [] },
+  air: [
+    { id: 'late', fromMs: 2, temperatureK: 295, humidity: 0.5 },
+    { id: 'soon', fromMs: 1, temperatureK: 295, humidity: 0.5 },
+  ],
+};
+const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+const change = (rows: readonly unknown[], gone: string[] = []) => ({ rows: rows as never[], gone });
+
+describe('the shop from its rows', () => {
+  it('comes in its orders, with the shop’s own settings where none are stored', () => {
+    const { shop } = keepShop(ROWS);
+    expect(shop.pieces.map((p) => p.id)).toEqual(['a', 'b']);
+    expect(shop.coats.map((c) => c.id)).toEqual(['a-1', 'b-1', 'a-2']);
+    expect(shop.air.map((a) => a.id)).toEqual(['soon', 'late']);
+    expect(shop.settings).toBe(DEFAULT_SETTINGS);
+  });
+  it('after a change only what changed is new: other rows, other tables, other settled coats stay', () => {
+    const kept = keepShop(ROWS);
+    const next = withChanges(kept, { pieces: change([{ ...piece('a', 1), name: 'Lintel' }]) });
+    expect(next.shop.pieces.map((p) => p.name)).toEqual(['Lintel', 'b']);
+    expect(next.shop.pieces[1]).toBe(kept.shop.pieces[1]);
+    expect(next.shop.areas).toBe(kept.shop.areas);
+    expect(next.shop.coats).toBe(kept.shop.coats);
+  });
+  it('rows that were read again and are equal change nothing at all', () => {
+    const kept = keepShop(ROWS);
+    expect(withChanges(kept, { coats: change(copy(ROWS.coats)), areas: change([]) })).toBe(kept);
+  });
+  it('rows come, go and move', () => {
+    const kept = keepShop(ROWS);
+    const more = withChanges(kept, { coats: change([coat('b', 2)], ['a-2', 'unknown']) });
+    expect(more.shop.coats.map((c) => c.id)).toEqual(['a-1', 'b-1', 'b-2']);
+    expect(more.shop.coats[0]).toBe(kept.shop.coats[0]);
+    const moved = withChanges(more, { coats: change([{ ...coat('b', 1), order: 3 }]) });
+    expect(moved.shop.coats.map((c) => c.id)).toEqual(['a-1', 'b-2', 'b-1']);
+  });
+});
+
+describe('what is planned follows until it is mixed', () => {
+  const films = (rows: ShopRows) =>
+    Object.fromEntries(keepShop(rows).shop.coats.map((c) => [c.id, c.thicknessM * 1e3]));
+  it('a changed sheet: a denser resin lies thinner by itself', () => {
+    expect(films(ROWS)['a-1']).toBeCloseTo(1.598, 3);
+    // A natural film goes about with the capillary length, √(γ / ρ g), both parts at 1.6 g/ml.
+    expect(films({ ...ROWS, resins: [resin('r', 'Clear', 1600)] })['a-1']).toBeCloseTo(1.317, 3);
+  });
+  it('what is being mixed keeps the film it was mixed for', () => {
+    const mixed = { ...ROWS, coats: [coat('a', 1, { batchId: 'm' }), coat('b', 1)] };
+    expect(films(mixed)['a-1']).toBeCloseTo(2, 12);
+    expect(films(mixed)['b-1']).toBeCloseTo(1.598, 3);
+  });
+  it('an intention that cannot be met keeps the film of its row', () => {
+    const dome = { ...ROWS, coats: [coat('a', 1, { intent: { by: 'dome', centreM: null } })] };
+    expect(films(dome)['a-1']).toBeCloseTo(2, 12);
+  });
+  it('a settled coat is the same object as long as its film is', () => {
+    const kept = keepShop(ROWS);
+    const next = withChanges(kept, { coats: change([coat('b', 2)]) });
+    expect(next.shop.coats[0]).toBe(kept.shop.coats[0]);
+  });
+});

@@ -1,0 +1,161 @@
+import equal from 'fast-deep-equal';
+import {
+  DEFAULT_SETTINGS,
+  type AirReading,
+  type Area,
+  type Batch,
+  type Coat,
+  type Defect,
+  type Piece,
+  type PrepRecord,
+  type Resin,
+  type Settings,
+  type Tables,
+  type WetSession,
+} from '@/records/types';
+import { ofPiece } from './ofPiece';
+import { settledCoats } from './settled';
+
+/** All small tables of the shop as they are now, what is planned settled; log and photos are asked for where they are shown. */
+export interface Shop {
+  readonly settings: Settings;
+  /** In the order they came to the bench. */
+  readonly pieces: readonly Piece[];
+  readonly areas: readonly Area[];
+  /** By name. */
+  readonly resins: readonly Resin[];
+  /** From the ground up. */
+  readonly coats: readonly Coat[];
+  readonly sessions: readonly WetSession[];
+  readonly batches: readonly Batch[];
+  readonly defects: readonly Defect[];
+  readonly tasks: readonly PrepRecord[];
+  /** Oldest first. */
+  readonly air: readonly AirReading[];
+}
+
+export const SHOP_TABLES = [
+  ...(['settings', 'pieces', 'areas', 'resins', 'coats'] as const),
+  ...(['sessions', 'batches', 'defects', 'tasks', 'air'] as const),
+] as const;
+export type ShopTable = (typeof SHOP_TABLES)[number];
+type Row<T extends ShopTable = ShopTable> = Tables[T];
+export type ShopRows = { readonly [T in ShopTable]: readonly Tables[T][] };
+
+/** What was read of one table: rows that are there, ids of rows that are gone. */
+export interface TableChange {
+  readonly rows: readonly Row[];
+  readonly gone: readonly string[];
+}
+export type ShopChanges = { readonly [T in ShopTable]?: TableChange };
+
+/** A shop with the rows it was made from, so that the next one shares all that did not change. */
+export interface KeptShop {
+  readonly rows: ShopRows;
+  readonly shop: Shop;
+}
+
+/** Order of the tables that have one. */
+const ORDER: { readonly [T in ShopTable]?: (a: Tables[T], b: Tables[T]) => number } = {
+  pieces: (a, b) => a.createdMs - b.createdMs,
+  resins: (a, b) => a.name.localeCompare(b.name),
+  coats: (a, b) => a.order - b.order,
+  air: (a, b) => a.fromMs - b.fromMs,
+};
+
+function ordered<T extends ShopTable>(table: T, rows: readonly Tables[T][]): readonly Tables[T][] {
+  const by = ORDER[table];
+  return by ? [...rows].sort(by) : rows;
+}
+
+interface Settled {
+  readonly coats: readonly Coat[];
+  readonly areas: readonly Area[];
+  readonly settled: readonly Coat[];
+}
+/** What was settled for a piece, with the rows that it hangs on; by the resins it was settled with. */
+const known = new WeakMap<readonly Resin[], Map<string, Settled>>();
+
+const sameRows = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a === b || (a.length === b.length && a.every((row, i) => row === b[i]));
+
+/** A row that cannot be read is left as it is: the views stumble over it next, and name it. */
+function settledOr(
+  coats: readonly Coat[],
+  areas: readonly Area[],
+  resins: readonly Resin[],
+): readonly Coat[] {
+  try {
+    return settledCoats(coats, areas, resins);
+  } catch {
+    return coats;
+  }
+}
+
+function settle({ pieces, areas, coats, resins }: ShopRows): readonly Coat[] {
+  const here = known.get(resins) ?? new Map<string, Settled>();
+  known.set(resins, here);
+  const own = new Map<Coat, Coat>();
+  for (const { id } of pieces) {
+    const of = { coats: ofPiece(coats, id), areas: ofPiece(areas, id) };
+    if (of.coats.length === 0) continue;
+    const before = here.get(id);
+    const stands = before && sameRows(before.coats, of.coats) && sameRows(before.areas, of.areas);
+    const settled = stands ? before.settled : settledOr(of.coats, of.areas, resins);
+    if (!stands) here.set(id, { ...of, settled });
+    const place = new Map(settled.map((coat) => [coat.id, coat]));
+    for (const coat of of.coats) own.set(coat, place.get(coat.id) ?? coat);
+  }
+  return coats.map((coat) => own.get(coat) ?? coat);
+}
+
+const shopFrom = (rows: ShopRows, before: Shop | null): Shop => {
+  const coats = settle(rows);
+  return {
+    ...rows,
+    settings: rows.settings[0] ?? DEFAULT_SETTINGS,
+    coats: before && sameRows(before.coats, coats) ? before.coats : coats,
+  };
+};
+
+/** The shop that whole tables make, in any order of their rows. */
+export function keepShop(tables: ShopRows): KeptShop {
+  const entries = SHOP_TABLES.map((table) => [table, ordered(table, tables[table] as never)]);
+  const rows = Object.fromEntries(entries) as ShopRows;
+  return { rows, shop: shopFrom(rows, null) };
+}
+
+/** A table with its changes; itself when nothing in it is different. */
+function changedTable<T extends ShopTable>(
+  table: T,
+  rows: readonly Tables[T][],
+  { rows: fresh, gone }: TableChange,
+): readonly Tables[T][] {
+  const at = new Map(rows.map((row, i) => [row.id as string, i]));
+  const next = [...rows];
+  let moved = false;
+  for (const row of fresh as readonly Tables[T][]) {
+    const i = at.get(row.id);
+    if (i !== undefined && equal(rows[i], row)) continue;
+    if (i === undefined) next.push(row);
+    else next[i] = row;
+    moved = true;
+  }
+  const left = new Set(gone.filter((id) => at.has(id)));
+  if (!moved && left.size === 0) return rows;
+  return ordered(table, left.size > 0 ? next.filter((row) => !left.has(row.id)) : next);
+}
+
+/** The shop after changes: rows, tables and settled coats that did not change stay the same objects. */
+export function withChanges(kept: KeptShop, changes: ShopChanges): KeptShop {
+  const entries = SHOP_TABLES.map((table) => {
+    const change = changes[table];
+    return [
+      table,
+      change ? changedTable(table, kept.rows[table] as never, change) : kept.rows[table],
+    ];
+  });
+  const rows = Object.fromEntries(entries) as ShopRows;
+  const same = SHOP_TABLES.every((table) => rows[table] === kept.rows[table]);
+  return same ? kept : { rows, shop: shopFrom(rows, kept.shop) };
+}
