@@ -78,7 +78,7 @@ test('a second coat is planned and taken off; the reserve follows its school; na
   await openPiece(page, 'Timetable canvas', 'coats');
   await page.getByRole('button', { name: 'Plan another coat' }).click();
   await page.getByLabel('Coat', { exact: true }).fill('Top flood');
-  await page.getByLabel('Resin').selectOption({ label: 'Millrace Clear' });
+  await page.getByLabel('Resin', { exact: true }).selectOption({ label: 'Millrace Clear' });
   await page.getByLabel('Film thickness').first().fill('9 mm');
   await page.getByRole('button', { name: 'Plan this coat' }).click();
   await expect(page.getByLabel('Film thickness').first()).toHaveAccessibleDescription(

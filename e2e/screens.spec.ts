@@ -176,13 +176,13 @@ test('US units change in one place; a colder room moves the windows; corrections
     .getByRole('row', { name: /Recoat/ });
   await expect(recoat).toContainText('21:54');
   await page.getByLabel('Room temperature').fill('61 F');
-  await page.getByRole('button', { name: 'Note it, move the windows' }).click();
+  await page.getByRole('button', { name: 'Note it, move every clock' }).click();
   // 0.6 h at 22 °C, then 61 °F (16.1 °C) at 0.634 ripe hours an hour: 9 ripe hours are full 13.2 h later.
   await expect(recoat).toContainText(/Wed 02:4\d/);
   await page.getByRole('link', { name: 'Book' }).click();
   await expect(page.getByText(/room 61\.0\s°F/)).toBeVisible();
   await page
-    .getByRole('button', { name: /Correct: room temperature/ })
+    .getByRole('button', { name: /Correct: air noted/ })
     .first()
     .click();
   await page.getByLabel(/Correction of/).fill('read on the wrong wall');

@@ -44,6 +44,9 @@ export function prepOf(shop: Shop, piece: Piece, nowMs: number): PiecePrep {
   return prep;
 }
 
+/** What a plan holds back, by coat. */
+const holds = new WeakMap<PiecePrep, Map<string, readonly PlacedTask[]>>();
+
 /** What holds a coat of a piece back now. */
 export function holdsOf(
   shop: Shop,
@@ -51,8 +54,12 @@ export function holdsOf(
   coatId: string,
   nowMs: number,
 ): readonly PlacedTask[] {
-  const { facts, state } = prepOf(shop, piece, nowMs);
-  return holdsBack(facts, state, coatId);
+  const prep = prepOf(shop, piece, nowMs);
+  const here = holds.get(prep) ?? new Map<string, readonly PlacedTask[]>();
+  holds.set(prep, here);
+  const found = here.get(coatId) ?? holdsBack(prep.facts, prep.state, coatId);
+  here.set(coatId, found);
+  return found;
 }
 
 /** The order of the work in one number: the coats up to here. */

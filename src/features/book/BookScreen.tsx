@@ -1,7 +1,7 @@
 'use client';
 import { Box, Flex, Grid, Heading, Input } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { LogEntry } from '@/records/types';
 import { useAct, useShop } from '@/data/hooks';
 import { writeLogNote } from '@/data/repos/bench';
@@ -126,14 +126,22 @@ function Days({
   ));
 }
 
+/** How many entries are looked at: those found, or the newest. */
+function countWords(found: number | null, shown: number, total: number): string {
+  if (found !== null) return String(found);
+  return shown < total ? `newest ${shown}` : String(total);
+}
+
 /** The log, newest first, with search; files out and in. */
 export function BookScreen() {
   const shop = useShop();
-  const { value: entries, error } = useLog();
   const [search, setSearch] = useState('');
   const [shown, setShown] = useState(PAGE);
+  const searching = search.trim() !== '';
+  const { value, error } = useLog(shown, searching);
   const [about, setAbout] = useState<LogEntry | null>(null);
-  const found = filterLog(entries ?? [], shop, search);
+  const found = useMemo(() => filterLog(value?.entries ?? [], shop, search), [value, shop, search]);
+  const left = (searching ? found.length : (value?.total ?? 0)) - shown;
   return (
     <Box maxW="1240px">
       <Heading as="h1" fontSize="3xl" mb="4">
@@ -155,7 +163,9 @@ export function BookScreen() {
               onChange={(e) => setSearch(e.target.value)}
             />
             <Box whiteSpace="nowrap" color="ink2" role="status">
-              {entries ? `${found.length} of ${entries.length} entries` : 'reading …'}
+              {value
+                ? `${countWords(searching ? found.length : null, shown, value.total)} of ${value.total} entries`
+                : 'reading …'}
             </Box>
           </Flex>
           {error && (
@@ -163,15 +173,15 @@ export function BookScreen() {
               The log could not be read: {error.message}. What you see is from before.
             </Box>
           )}
-          <Boundary what="The log" resetKey={entries}>
+          <Boundary what="The log" resetKey={value}>
             <Days entries={found.slice(0, shown)} onCorrect={setAbout} />
           </Boundary>
-          {found.length > shown && (
+          {left > 0 && (
             <Button onClick={() => setShown(shown + PAGE)}>
-              Show {Math.min(PAGE, found.length - shown)} earlier
+              Show {Math.min(PAGE, left)} earlier
             </Button>
           )}
-          {entries?.length === 0 && <Box color="ink2">The log begins with the first piece.</Box>}
+          {value?.total === 0 && <Box color="ink2">The log begins with the first piece.</Box>}
         </Panel>
         <ShopFiles />
       </Grid>

@@ -1,7 +1,9 @@
 'use client';
 import { edgeKindsOf } from '@/records/types';
-import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Heading, Input } from '@chakra-ui/react';
 import Link from 'next/link';
+import { memo, useState } from 'react';
+import type { PlacedTask } from '@/core/prep';
 import { useNow, useShop } from '@/data/hooks';
 import { pieceViews, type PieceView } from '@/shop/coatView';
 import { Outline } from '@/features/common/Outline';
@@ -12,15 +14,21 @@ import { useFormat } from '@/features/common/useFormat';
 import { Welcome } from '@/features/common/Welcome';
 import { Boundary } from '@/features/common/trouble';
 import { MiniSection } from './MiniSection';
+import { PieceGrid } from './PieceGrid';
 import { pieceWords } from './model';
 import { Button } from '@/ui/Button';
 
-function PieceCard({ view, nowMs }: { view: PieceView; nowMs: number }) {
+interface CardProps {
+  readonly view: PieceView;
+  readonly held: readonly PlacedTask[];
+  readonly nowMs: number;
+}
+
+/** Drawn anew when its piece changed, or the minute. */
+const PieceCard = memo(function PieceCard({ view, held, nowMs }: CardProps) {
   const format = useFormat();
   const { piece, areas, top } = view;
   const area = areas[0];
-  const shop = useShop();
-  const held = view.upcoming ? holdsOf(shop, piece, view.upcoming.coat.id, nowMs) : [];
   const { state, waits } = pieceWords(view, nowMs, held);
   const stage =
     view.coats.length === 0 ? 'coats' : top ? 'cure' : held.length > 0 ? 'prepare' : 'coats';
@@ -60,31 +68,73 @@ function PieceCard({ view, nowMs }: { view: PieceView; nowMs: number }) {
       </Link>
     </Box>
   );
+}, isSame);
+
+const minuteOf = (ms: number): number => Math.floor(ms / 60_000);
+
+function isSame(a: CardProps, b: CardProps): boolean {
+  return a.view === b.view && a.held === b.held && minuteOf(a.nowMs) === minuteOf(b.nowMs);
 }
+
+const NOTHING: readonly PlacedTask[] = [];
+
+/** Pieces whose name, support or note has every word of the search in it. */
+const found = (views: readonly PieceView[], search: string): readonly PieceView[] => {
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  if (words.length === 0) return views;
+  return views.filter(({ piece }) => {
+    const text = `${piece.name} ${piece.support} ${piece.note}`.toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+};
+
+/** From so many pieces on there is a search. */
+const SEARCH_FROM = 13;
 
 /** Every piece drawn as its own outline with a small section, its state and what it waits for. */
 export function PiecesScreen() {
   const shop = useShop();
   const now = useNow();
-  const views = pieceViews(shop, now);
+  const [search, setSearch] = useState('');
+  const all = pieceViews(shop, now);
+  const views = found(all, search);
   if (shop.pieces.length === 0) return <Welcome />;
   return (
     <>
-      <Flex justify="space-between" align="center" mb="4">
+      <Flex justify="space-between" align="center" mb="4" gap="4">
         <Heading as="h1" fontSize="3xl">
           Pieces
         </Heading>
+        {all.length >= SEARCH_FROM && (
+          <Flex flex="1" maxW="460px" align="center" gap="3">
+            <Input
+              type="search"
+              aria-label="Search the pieces"
+              placeholder="Search: name, support, note"
+              value={search}
+              onChange={(e) => setSearch(e.target.value)}
+            />
+            <Box role="status" whiteSpace="nowrap" color="ink2">
+              {views.length} of {all.length}
+            </Box>
+          </Flex>
+        )}
         <Button asChild variant="ink">
           <Link href="/pieces/new">New piece</Link>
         </Button>
       </Flex>
-      <Grid templateColumns="repeat(auto-fill, minmax(360px, 1fr))" gap="4">
-        {views.map((view) => (
+      {views.length === 0 && <Box color="ink2">No piece has these words.</Box>}
+      <PieceGrid items={views}>
+        {(view) => (
           <Boundary key={view.piece.id} what={view.piece.name} resetKey={view.piece} small>
-            <PieceCard view={view} nowMs={now} />
+            <PieceCard
+              view={view}
+              held={view.upcoming ? holdsOf(shop, view.piece, view.upcoming.coat.id, now) : NOTHING}
+              nowMs={now}
+            />
           </Boundary>
-        ))}
-      </Grid>
+        )}
+      </PieceGrid>
     </>
   );
 }

@@ -1,0 +1,111 @@
+// How a shop of 1,000 pieces answers: import, every place, a wet tap, idle, memory, and rows read by one write.
+import { loadTs } from './loadTs.mjs';
+import { settableTime, walkSteps, WET_STEPS } from './taps.mjs';
+
+const PLACES = [
+  ['Pieces', 'Pieces'],
+  ['Book', 'Book'],
+  ['Settings', 'Settings'],
+  ['Resins', 'Resins'],
+  ['Today', /\d\d:\d\d/],
+];
+
+/** Clicks what `find` gives, and counts ms until `seen` finds something and it is painted. */
+const timed = (page, click, seen) =>
+  page.evaluate(
+    ([clickOn, wanted, source]) =>
+      new Promise((resolve, reject) => {
+        const [selector, words] = clickOn;
+        const target = [...document.querySelectorAll(selector)].find((e) =>
+          (e.getAttribute('aria-label') ?? e.textContent ?? '').includes(words),
+        );
+        if (!target) return reject(new Error(`nothing to click: ${words}`));
+        const test = source ? new RegExp(wanted) : null;
+        const start = performance.now();
+        target.click();
+        const look = () => {
+          const heading = document.querySelector('main h1, main h2')?.textContent ?? '';
+          if (test ? test.test(heading) : heading.includes(wanted))
+            return requestAnimationFrame(() => resolve(performance.now() - start));
+          if (performance.now() - start > 30_000)
+            return reject(new Error(`no ${wanted}: ${heading}`));
+          requestAnimationFrame(look);
+        };
+        look();
+      }),
+    [click, seen instanceof RegExp ? seen.source : seen, seen instanceof RegExp],
+  );
+
+/** Figures of the large shop. */
+export async function largeShopRows(browser, origin, pieces = 1000) {
+  const rows = [];
+  const add = (name, figure, unit, limit) =>
+    rows.push({ name: `large shop: ${name}`, figure, unit, limit });
+  const { largeShop, LARGE_SESSION } = await loadTs('src/test/large/largeShop.ts');
+  const text = largeShop(Date.now(), pieces);
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await page.addInitScript(() => {
+    window.longTasks = [];
+    new PerformanceObserver((list) =>
+      window.longTasks.push(...list.getEntries().map((e) => e.duration)),
+    ).observe({ entryTypes: ['longtask'] });
+  });
+  await settableTime(page);
+  const longest = () =>
+    page.evaluate(() => Math.max(0, ...window.longTasks.splice(0, window.longTasks.length)));
+  await page.goto(`${origin}/book`);
+  await page.getByRole('heading', { level: 1, name: 'Book' }).waitFor();
+  await page.waitForTimeout(1500);
+  await longest();
+  const from = performance.now();
+  await page
+    .getByLabel('Shop file')
+    .setInputFiles({ name: 'large.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await page.getByText(/^Imported \d+ rows/).waitFor({ timeout: 60_000 });
+  add('import', Number(((performance.now() - from) / 1000).toFixed(1)), 's', '<= 3');
+  await page.waitForTimeout(1500);
+  add('longest block while it is imported', Math.round(await longest()), 'ms', '<= 100');
+  await page.reload();
+  await page.getByRole('heading', { level: 1, name: 'Book' }).waitFor();
+  await page.waitForTimeout(2500);
+  // Once to fetch the pages, twice to measure: the slower visit of each place.
+  const visits = PLACES.map(() => []);
+  for (let round = 0; round < 3; round += 1)
+    for (const [i, [link, heading]] of PLACES.entries()) {
+      const ms = await timed(page, ['nav a', link], heading);
+      if (round > 0) visits[i].push(ms);
+      await page.waitForTimeout(400);
+    }
+  for (const [i, [link]] of PLACES.entries())
+    add(`click to ${link}`, Math.round(Math.max(...visits[i])), 'ms', '<= 500');
+  const client = await context.newCDPSession(page);
+  await client.send('Performance.enable');
+  const metrics = async () => {
+    const { metrics: list } = await client.send('Performance.getMetrics');
+    return Object.fromEntries(list.map((m) => [m.name, m.value]));
+  };
+  await page.waitForTimeout(3000);
+  const before = await metrics();
+  await page.waitForTimeout(12_000);
+  const after = await metrics();
+  const idle =
+    (100 * (after.TaskDuration - before.TaskDuration)) / (after.Timestamp - before.Timestamp);
+  add('main thread busy when idle, on Today', Number(idle.toFixed(1)), '%', '< 3');
+  await client.send('HeapProfiler.collectGarbage');
+  add('heap', Math.round((await metrics()).JSHeapUsedSize / 1e6), 'MB', '< 200');
+  await page.goto(`${origin}/wet/${LARGE_SESSION}`);
+  await page.getByRole('heading', { name: 'Weigh part A' }).waitFor();
+  await page.waitForTimeout(2500);
+  const steps = WET_STEPS.filter(([button]) => button !== 'Poured: Viaduct painting');
+  const taps = await walkSteps(
+    page,
+    steps.slice(
+      0,
+      steps.findIndex(([b]) => b === 'Covered'),
+    ),
+  );
+  add('slowest tap of a wet session', Math.round(Math.max(...taps)), 'ms', '<= 100');
+  await context.close();
+  return rows;
+}
