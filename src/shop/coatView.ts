@@ -106,7 +106,7 @@ function makeView(shop: Shop, piece: Piece, nowMs: number, before: Known | undef
 }
 
 /** A piece with its coats at one instant. */
-function viewPiece(shop: Shop, piece: Piece, nowMs: number): PieceView {
+export function viewPiece(shop: Shop, piece: Piece, nowMs: number): PieceView {
   const here = known.get(piece.id);
   const timely = here && (here.nowMs === nowMs || (!here.live && here.nowMs <= nowMs));
   if (timely && here.shop === shop) return here.view;

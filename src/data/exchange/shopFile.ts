@@ -156,6 +156,13 @@ export async function readShopFile(
   return linked.length > 0 ? { ok: false, faults: linked } : { ok: true, tables };
 }
 
+/** Rows that are handed to the browser in one go: more would hold the page up. */
+const BATCH = 200;
+const batches = (rows: readonly unknown[] = []): unknown[][] =>
+  Array.from({ length: Math.ceil(rows.length / BATCH) }, (_, i) =>
+    rows.slice(i * BATCH, (i + 1) * BATCH),
+  );
+
 /** Replaces every row of the shop in one transaction. */
 export async function replaceShop(db: ShopDb, tables: AnyTables): Promise<number> {
   return db.transaction('rw', [...TABLE_NAMES], async (transaction: ReplacingTransaction) => {
@@ -163,7 +170,7 @@ export async function replaceShop(db: ShopDb, tables: AnyTables): Promise<number
     let rows = 0;
     for (const t of TABLE_NAMES) {
       await db.table(t).clear();
-      await db.table(t).bulkAdd([...(tables[t] ?? [])]);
+      for (const batch of batches(tables[t])) await db.table(t).bulkAdd(batch);
       rows += tables[t]?.length ?? 0;
     }
     return rows;
@@ -203,7 +210,8 @@ export async function fillEmptyShop(db: ShopDb, tables: AnyTables): Promise<bool
     if (counts.some((n) => n > 0)) return false;
     const hasSettings = (await db.settings.count()) > 0;
     for (const t of TABLE_NAMES)
-      if (t !== 'settings' || !hasSettings) await db.table(t).bulkAdd([...(tables[t] ?? [])]);
+      if (t !== 'settings' || !hasSettings)
+        for (const batch of batches(tables[t])) await db.table(t).bulkAdd(batch);
     return true;
   });
 }

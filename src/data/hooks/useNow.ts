@@ -26,7 +26,23 @@ function subscribe(listener: () => void): () => void {
 
 const read = (): number => (now === 0 || listeners.size === 0 ? (now = Date.now()) : now);
 
-/** The time of the wall clock, ms since the epoch, once a second and when the tab is shown again. */
-export function useNow(): number {
-  return useSyncExternalStore(subscribe, read, read);
+/** The time as it was last told, by how seldom it is told. */
+const told = new Map<number, number>();
+
+/** The time to a step: told anew once the step is over, or when the clock is set back. */
+function readTo(stepMs: number): number {
+  const time = read();
+  const last = told.get(stepMs);
+  if (last !== undefined && time >= last && time - last < stepMs) return last;
+  told.set(stepMs, time);
+  return time;
+}
+
+/**
+ * The time of the wall clock, ms since the epoch, and when the tab is shown again.
+ * @param stepMs how seldom it is told; once a second when left out
+ */
+export function useNow(stepMs = 1000): number {
+  const look = () => (stepMs <= 1000 ? read() : readTo(stepMs));
+  return useSyncExternalStore(subscribe, look, look);
 }

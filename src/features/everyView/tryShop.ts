@@ -13,13 +13,14 @@ import {
   filmChecksOf,
   ledgerInputOf,
   readViews,
+  viewPiece,
   type CoatView,
   type PieceView,
 } from '@/shop/coatView';
 import { splitOf } from '../common/explanations';
 import { daySheet } from '../common/prep/daySheet';
 import { holdsOf, prepOf } from '@/shop/prepView';
-import { each, RowTrouble, type Tolerated } from '@/shop/rowTrouble';
+import { each, RowTrouble } from '@/shop/rowTrouble';
 import { formatOf, type Format } from '../common/useFormat';
 import { windowRows } from '../cure/model';
 import { pieceWords } from '../pieces/model';
@@ -80,6 +81,9 @@ function* tryViews(tables: AnyTables, nowMs: number): Generator<readonly RowTrou
   const { opensMin, closesMin } = shop.settings;
   yield each('settings', [shop.settings], (settings) => draftOfSettings(settings, format)).troubles;
   yield each('resins', shop.resins, (r) => readSheet(draftOfResin(r, format), format)).troubles;
+  // Each on its own first: together they would hold the page up.
+  for (const piece of shop.pieces)
+    yield each('pieces', [piece], (p) => viewPiece(shop, p, nowMs)).troubles;
   const views = readViews(shop, nowMs);
   yield views.troubles;
   for (const view of views.values)
@@ -95,14 +99,18 @@ function* tryViews(tables: AnyTables, nowMs: number): Generator<readonly RowTrou
   yield whole.troubles;
   yield each('sessions', shop.sessions, ({ id }) => sessionOf(shop, id)).troubles;
   const log = (tables['log'] ?? []) as readonly LogEntry[];
-  const named = filterLog(log, shop, '');
-  const words: Tolerated<string> = each(
-    'log',
-    named.map((n) => ({ ...n, id: n.entry.id })),
-    (n) => `${clockText(n.entry.atMs, nowMs)} ${entryWords(n, format)}`,
-  );
-  yield words.troubles;
+  for (let from = 0; from < log.length; from += LOG_STEP) {
+    const named = filterLog(log.slice(from, from + LOG_STEP), shop, '');
+    yield each(
+      'log',
+      named.map((n) => ({ ...n, id: n.entry.id })),
+      (n) => `${clockText(n.entry.atMs, nowMs)} ${entryWords(n, format)}`,
+    ).troubles;
+  }
 }
+
+/** Entries of the log that are tried in one go. */
+const LOG_STEP = 200;
 
 const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
 

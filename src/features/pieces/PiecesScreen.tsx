@@ -88,13 +88,15 @@ const found = (views: readonly PieceView[], search: string): readonly PieceView[
   });
 };
 
+/** How often the page looks anew, ms: it shows minutes. */
+const BEAT_MS = 10_000;
 /** From so many pieces on there is a search. */
 const SEARCH_FROM = 13;
 
 /** Every piece drawn as its own outline with a small section, its state and what it waits for. */
 export function PiecesScreen() {
   const shop = useShop();
-  const now = useNow();
+  const now = useNow(BEAT_MS);
   const [search, setSearch] = useState('');
   const all = pieceViews(shop, now);
   const views = found(all, search);

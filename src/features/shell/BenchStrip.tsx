@@ -1,6 +1,8 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
+import equal from 'fast-deep-equal';
 import Link from 'next/link';
+import { memo } from 'react';
 import { useNow, useShop } from '@/data/hooks';
 import { Figure } from '@/ui/Figure';
 import { Outline } from '../common/Outline';
@@ -9,7 +11,11 @@ import { useFormat } from '../common/useFormat';
 import { RowTroubles } from '../common/trouble';
 import { readStrip, type StripItem } from './stripModel';
 
-function Clock({ item }: { item: StripItem }) {
+const saysTheSame = (a: { item: StripItem }, b: { item: StripItem }): boolean =>
+  equal({ ...a.item, atMs: 0 }, { ...b.item, atMs: 0 });
+
+/** Drawn anew when what it says changed. */
+const Clock = memo(function Clock({ item }: { item: StripItem }) {
   return (
     <Flex
       asChild
@@ -40,7 +46,7 @@ function Clock({ item }: { item: StripItem }) {
       </Link>
     </Flex>
   );
-}
+}, saysTheSame);
 
 /** One clock for each wet batch and curing coat, on every page. */
 export function BenchStrip() {
