@@ -1,5 +1,6 @@
 import { holdsBack, type PlacedTask, type PrepTask, type Removal } from '@/core/prep';
-import { piecePrep, rowsBehind, type PiecePrep } from './prepFacts';
+import { ofPiece } from './ofPiece';
+import { laidMasks, piecePrep, rowsBehind, type PiecePrep } from './prepFacts';
 import type { Piece } from '@/records/types';
 import type { Shop } from './shop';
 
@@ -22,7 +23,12 @@ const known = new Map<string, Known>();
 const moves = ({ facts, state }: PiecePrep): boolean =>
   state.tasks.some((t) => t.untilMs !== null) ||
   facts.masks.some((m) => m.takenOffMs === null) ||
-  facts.coats.some((c) => c.poured !== null && !(c.poured.handleMs <= facts.nowMs));
+  facts.coats.some(({ poured }) => {
+    if (!poured) return false;
+    const { handleMs, recoatClosesMs, unmaskClosesMs } = poured;
+    const lasts = [handleMs, recoatClosesMs, unmaskClosesMs].filter(Number.isFinite);
+    return !(Math.max(...lasts) <= facts.nowMs);
+  });
 
 /** The preparation of a piece now, to STANDS_MS. */
 export function prepOf(shop: Shop, piece: Piece, nowMs: number): PiecePrep {
@@ -96,8 +102,25 @@ function phaseOf({ bestFromMs, bestToMs, limitMs }: Removal, nowMs: number) {
   return { phase: 'late', atMs: limitMs } as const;
 }
 
+/** Whether a mask may stand on a piece; a cheap look at its rows before a whole plan is made. */
+function mayBeMasked({ tasks, settings }: Shop, piece: Piece): boolean {
+  const school = piece.prep.mask ?? settings.prep.mask;
+  return (
+    school === 'none' || laidMasks(ofPiece(tasks, piece.id)).some((m) => m.takenOffMs === null)
+  );
+}
+
+/** After this long a finished piece has dried, ms. Judgement, no source. */
+const DRIED_MS = 60 * 86_400_000;
+
+/** Whether a layer may dry on a piece; a cheap look at its rows before a whole plan is made. */
+const mayDry = ({ tasks, coats }: Shop, { id }: Piece, nowMs: number): boolean =>
+  ofPiece(coats, id).some((c) => c.pouredMs === null) ||
+  ofPiece(tasks, id).some((t) => t.state === 'done' && (t.doneMs ?? nowMs) > nowMs - DRIED_MS);
+
 /** The clocks of all masks that still have to come off a piece. */
 export function maskClocks(shop: Shop, piece: Piece, nowMs: number): MaskClock[] {
+  if (!mayBeMasked(shop, piece)) return [];
   return prepOf(shop, piece, nowMs).state.tasks.flatMap(({ task, state }) =>
     task.removal && state !== 'done' && state !== 'waived'
       ? [{ piece, task, removal: task.removal, ...phaseOf(task.removal, nowMs) }]
@@ -107,4 +130,10 @@ export function maskClocks(shop: Shop, piece: Piece, nowMs: number): MaskClock[]
 
 /** Layers that are drying on a piece. */
 export const dryingTasks = (shop: Shop, piece: Piece, nowMs: number): readonly PlacedTask[] =>
-  prepOf(shop, piece, nowMs).state.tasks.filter((t) => t.state === 'drying');
+  mayDry(shop, piece, nowMs)
+    ? prepOf(shop, piece, nowMs).state.tasks.filter((t) => t.state === 'drying')
+    : [];
+
+/** Whether a mask under a coat was noted, standing or off again. */
+export const wasMasked = (shop: Shop, piece: Piece, coatId: string): boolean =>
+  laidMasks(ofPiece(shop.tasks, piece.id)).some((m) => m.coatId === coatId);

@@ -6,7 +6,7 @@ import { ledgerOf, readViews, type CoatView, type PieceView } from '@/shop/coatV
 import { each, type RowTrouble, type Tolerated } from '@/features/common/trouble';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
 import type { Format } from '@/features/common/useFormat';
-import { dryingTasks, holdsOf, maskClocks, prepOf } from '@/shop/prepView';
+import { dryingTasks, holdsOf, maskClocks, wasMasked } from '@/shop/prepView';
 import { maskToDos, prepareToDo } from './prepToDos';
 import type { ToDo } from './toDo';
 
@@ -143,10 +143,10 @@ function sessionToDos(shop: Shop, nowMs: number): ToDo[] {
 
 /** Without a record of its mask a dammed edge still asks for it, by the window of the resin's sheet. */
 function unmaskToDo(shop: Shop, { piece, areas, top }: PieceView, nowMs: number): ToDo[] {
-  const known = prepOf(shop, piece, nowMs).facts.masks.some((m) => m.coatId === top?.coat.id);
   const masked = areas.some((a) => edgeKindsOf(a).includes('dammed'));
   const window = top?.clock?.windows.find((w) => w.kind === 'unmask');
-  if (known || !masked || window?.status !== 'open' || window.closesMs === null) return [];
+  if (!top || !masked || window?.status !== 'open' || window.closesMs === null) return [];
+  if (wasMasked(shop, piece, top.coat.id)) return [];
   return [
     {
       key: `${piece.id}-unmask`,
