@@ -38,7 +38,39 @@ export const isRefusal = <C extends RefusalCode>(
   code: C,
 ): error is ActionError<C> => error instanceof ActionError && error.code === code;
 
+/** Why an action came too late, or was never possible: what it meets in the shop is not what it was made for. */
+export interface Stales {
+  readonly 'piece gone': null;
+  readonly 'area needed': { readonly name: string };
+  readonly 'coat held back': { readonly name: string; readonly task: string };
+  readonly 'coat gone or being mixed': null;
+  readonly 'coat not planned': { readonly verb: 'changed' | 'removed' | 'moved' | 'split' };
+  readonly 'coat poured': null;
+  readonly 'no place to move to': null;
+  readonly 'nothing goes below it': { readonly name: string };
+  readonly 'session left': null;
+  readonly 'resin already mixed': null;
+  readonly 'batch gone': null;
+  readonly 'batch moved on': { readonly step: string };
+  readonly 'batch not waiting for its cover': null;
+  readonly 'already taken back': null;
+  readonly 'something else was done since': null;
+  readonly 'done in the future': null;
+  readonly 'waived without a reason': null;
+  readonly 'not a step of your own': null;
+  readonly 'defect already repaired': null;
+}
+export type StaleCode = keyof Stales;
+
 /** The record changed under the action (another tab): nothing was written. */
-export class StaleActionError extends Error {
+export class StaleActionError<C extends StaleCode = StaleCode> extends Error {
   override readonly name = 'StaleActionError';
+  constructor(
+    readonly code: C,
+    ...[data]: Stales[C] extends null ? [] : [Stales[C]]
+  ) {
+    super(code);
+    this.data = data ?? null;
+  }
+  readonly data: Stales[C] | null;
 }

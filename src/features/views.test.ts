@@ -1,13 +1,20 @@
+import { splitExplanation } from '@/core/resin';
 import { stacked } from '@/core/coat/test/stacked';
 import { demoView, HOUR, METRIC, NOW, plain, US } from './test/shop';
 import { holdsOf } from '@/shop/prepView';
-import { filmChecksOf, ledgerOf, pieceViews, type CoatView } from '@/shop/coatView';
+import {
+  filmChecksOf,
+  ledgerOf,
+  pieceViews,
+  type CoatView,
+  splitOf,
+  mixingChecksOf,
+} from '@/shop/coatView';
 import { clockText, minutesText, spanText } from './common/clockText';
 import { labelHeights, layoutSection, scaleBarM, SECTION } from './common/section/layout';
 import { entryWords, filterLog } from './book/model';
 import { checkWords } from './coats/checkWords';
-import { coatChecks, ruleWords } from './coats/model';
-import { splitExplanation, splitOf } from './common/explanations';
+import { ruleWords } from './coats/model';
 import { placeOnBar } from './cure/CureBar';
 import { windowRows } from './cure/model';
 import { pieceWords } from './pieces/model';
@@ -142,17 +149,15 @@ describe('coats on the desk', () => {
   it('tells limits, scale and working time, each with an explanation', () => {
     const split = splitOf(ledger.value, upcoming.resin);
     if (!split) throw new Error('no split');
-    const checks = coatChecks(upcoming.coat, upcoming.resin, split, DEFAULT_SETTINGS, METRIC);
+    const checks = mixingChecksOf(upcoming, split, DEFAULT_SETTINGS);
     expect(checks.map((c) => c.verdict)).toEqual(['fine', 'fine', 'fine']);
-    const thick = coatChecks(
-      { ...upcoming.coat, thicknessM: 0.02 },
-      upcoming.resin,
+    const thick = mixingChecksOf(
+      { ...upcoming, coat: { ...upcoming.coat, thicknessM: 0.02 } },
       split,
       { ...DEFAULT_SETTINGS, scaleDigitKg: 0.01 },
-      METRIC,
     );
     expect(thick.map((c) => c.verdict)).toEqual(['stop', 'watch', 'fine']);
-    expect(splitExplanation(split, upcoming.resin, 'B').note).toContain('17.3 % too much B');
+    expect(splitExplanation(split, upcoming.resin.sheet, 'B').note).toContain('17.3 % too much B');
   });
   it('tells what the film will do, each with its number', () => {
     const told = (thicknessM: number, name = 'Viaduct painting') => {

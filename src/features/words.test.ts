@@ -1,17 +1,19 @@
+import { totalExplanation } from '@/core/coat';
 import type { Issue } from '@/core/result';
-import { CURING_STATES, splitMix } from '@/core/resin';
-import { DEFECT_KINDS, DEFAULT_SETTINGS, SUPPORTS, type Area } from '@/records/types';
-import { pieceViews } from '@/shop/coatView';
 import {
+  CURING_STATES,
+  splitMix,
   scaleExplanation,
   splitExplanation,
-  splitOf,
-  totalExplanation,
   wantedBExplanation,
   workingExplanation,
-} from './common/explanations';
+  clockExplanation,
+  mixDensity,
+} from '@/core/resin';
+import { DEFECT_KINDS, DEFAULT_SETTINGS, SUPPORTS, type Area } from '@/records/types';
+import { pieceViews, splitOf, clockNow } from '@/shop/coatView';
 import { ledgerArea } from '@/records/area';
-import { clockExplanation, ledgerOf } from '@/shop/coatView';
+import { ledgerOf } from '@/shop/coatView';
 import { FieldReader } from './common/fieldReader';
 import { resolverOf } from './common/formErrors';
 import { issueText } from './common/issueText';
@@ -20,7 +22,7 @@ import { sizeWords } from './common/PieceFrame';
 import { reserveId, reserveOptions, reserveSchool } from './common/reserves';
 import { nextWords, STATE_FILL, STATE_WORDS } from './common/stateWords';
 import { formatOf } from './common/useFormat';
-import { DEFECT_GUIDE } from './inspect/guide';
+import { DEFECT_GUIDE } from '@/core/inspect';
 import { demoView, METRIC, NOW, plain, US } from './test/shop';
 
 const shop = demoView();
@@ -115,12 +117,12 @@ describe('explanations', () => {
   if (!ledger.ok || !split) throw new Error('no ledger');
   const all = [
     ...ledger.value.lines.map((l) => l.explanation),
-    totalExplanation(ledger.value, coat.resin),
-    splitExplanation(split, coat.resin, 'A'),
-    wantedBExplanation(split.aKg, coat.resin),
+    totalExplanation(ledger.value, mixDensity(coat.resin.sheet)),
+    splitExplanation(split, coat.resin.sheet, 'A'),
+    wantedBExplanation(split.aKg, coat.resin.sheet),
     scaleExplanation(split, 1e-4),
-    workingExplanation(coat.resin, split.totalKg, 295.15),
-    clockExplanation(top, 'Recoat opens', 32400, 4e6),
+    workingExplanation(coat.resin.sheet, split.totalKg, 295.15),
+    clockExplanation(clockNow(top), 'Recoat opens', 32400, 4e6),
   ];
 
   it.each(all.map((e) => [e.title, e] as const))(
@@ -138,7 +140,7 @@ describe('explanations', () => {
   );
 
   it('the inputs give the number: weight of B from its own opened inputs', () => {
-    const { inputs } = wantedBExplanation(0.2, coat.resin);
+    const { inputs } = wantedBExplanation(0.2, coat.resin.sheet);
     const value = (label: string) => inputs.find((i) => i.label.includes(label))?.value ?? NaN;
     const byHand =
       (0.2 * value(', b') * value('density of B')) / (value(', a') * value('density of A'));
@@ -146,7 +148,7 @@ describe('explanations', () => {
   });
 
   it('the lines of the total add up to the mix', () => {
-    const { inputs } = totalExplanation(ledger.value, coat.resin);
+    const { inputs } = totalExplanation(ledger.value, mixDensity(coat.resin.sheet));
     const sum = inputs.filter((i) => i.quantity === 'volume').reduce((s, i) => s + i.value, 0);
     expect(sum).toBeCloseTo(ledger.value.totalM3, 15);
   });
@@ -155,7 +157,7 @@ describe('explanations', () => {
     const tarn = shop.resins.find((r) => r.name === 'Tarn Quick');
     const byMass = tarn && splitMix(1e-4, tarn.sheet);
     if (!tarn || !byMass?.ok) throw new Error('demo changed');
-    expect(splitExplanation(byMass.value, tarn, 'A').note).toBe(
+    expect(splitExplanation(byMass.value, tarn.sheet, 'A').note).toBe(
       'The sheet gives this ratio by weight.',
     );
   });

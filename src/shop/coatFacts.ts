@@ -12,21 +12,14 @@ import {
   type IntentArea,
   type LedgerArea,
   type LedgerInput,
+  LEVELLED_M,
+  SOAK_M,
 } from '@/core/coat';
 import { shapeBox, steepest } from '@/core/geometry';
 import { mixDensity, type ResinSheet } from '@/core/resin';
 import type { Result } from '@/core/result';
 import { ledgerArea } from '@/records/area';
 import { edgeKindsOf, type Area, type Coat, type Piece, type Resin } from '@/records/types';
-
-/** What a porous ground drinks before it is sealed, m (ml/m² · 1e-6). Judgement, no source; ± half. */
-const SOAK_M: Readonly<Record<Area['porosity'], number>> = {
-  sealed: 0,
-  porous: 0.06e-3,
-  'very porous': 0.15e-3,
-};
-/** Resin under a coat from which on its ground is level and closed, m. Judgement, no source. */
-const LEVELLED_M = 0.3e-3;
 
 /** What an intention meets on the areas of a coat. */
 export function intentAreas(

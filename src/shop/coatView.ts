@@ -1,6 +1,19 @@
-import { coatLedger, filmChecks, type FilmCheck, type Ledger, type LedgerInput } from '@/core/coat';
-import type { Explanation } from '@/core/explain';
-import type { CoatClock, CoatState } from '@/core/resin';
+import {
+  coatLedger,
+  filmChecks,
+  type FilmCheck,
+  type Ledger,
+  type LedgerInput,
+  mixingChecks,
+  type MixingCheck,
+} from '@/core/coat';
+import {
+  splitMix,
+  type ClockNow,
+  type CoatClock,
+  type CoatState,
+  type MixSplit,
+} from '@/core/resin';
 import type { Result } from '@/core/result';
 import { checkInput, ledgerInput, type CoatFacts } from './coatFacts';
 import {
@@ -11,6 +24,7 @@ import {
   type Piece,
   type PrepRecord,
   type Resin,
+  type Settings,
 } from '@/records/types';
 import { clockOf } from './clockOf';
 import { byId, ofPiece } from './ofPiece';
@@ -175,48 +189,26 @@ export function ledgerOf(view: CoatView, change?: Partial<Coat>): Result<Ledger>
   return known;
 }
 
-/** How a clock time of a coat is worked out. */
-export function clockExplanation(
-  view: CoatView,
-  title: string,
-  ripeS: number,
-  sigmaMs?: number,
-): Explanation {
-  const { sheet } = view.resin;
-  const latest = view.coat.history.at(-1)?.temperatureK ?? NaN;
-  return {
-    title,
-    formula: 'time where ∫ exp(−E/R · (1/T − 1/Tref)) dt reaches the sheet’s ripe time',
-    inputs: [
-      { label: 'ripe time of the sheet', value: ripeS, quantity: 'duration', source: 'data sheet' },
-      {
-        label: 'ripe age now',
-        value: view.clock?.ripeS ?? 0,
-        quantity: 'duration',
-        source: 'computed',
-      },
-      {
-        label: 'room, latest reading, T',
-        value: latest,
-        quantity: 'temperature',
-        source: 'measured',
-      },
-      {
-        label: 'reference, Tref',
-        value: sheet.referenceTemperatureK,
-        quantity: 'temperature',
-        source: 'data sheet',
-      },
-      {
-        label: 'activation energy, E',
-        value: sheet.activationEnergyJMol,
-        quantity: 'molarEnergy',
-        source: 'from memory',
-      },
-    ],
-    source:
-      'Equivalent age, ASTM C1074 (Arrhenius form); the last room temperature is taken to go on.',
-    ...(sigmaMs === undefined ? {} : { sigma: sigmaMs / 1000 }),
-    note: 'A touch test with a clean glove decides; the resin’s own sheet goes before this clock.',
-  };
-}
+/** Where the film of a coat stands on its clock. */
+export const clockNow = ({ coat, resin, clock }: CoatView): ClockNow => ({
+  sheet: resin.sheet,
+  ripeNowS: clock?.ripeS ?? 0,
+  roomK: coat.history.at(-1)?.temperatureK ?? NaN,
+});
+
+/** Both parts of what a ledger asks for; null where they cannot be told. */
+export const splitOf = (ledger: Ledger, { sheet }: Pick<Resin, 'sheet'>): MixSplit | null => {
+  const split = splitMix(ledger.totalM3, sheet);
+  return split.ok ? split.value : null;
+};
+
+/** What can be told of a coat before it is mixed in this shop. */
+export const mixingChecksOf = (
+  { coat, resin }: CoatView,
+  split: MixSplit,
+  { scaleDigitKg, roomTemperatureK }: Settings,
+): readonly MixingCheck[] =>
+  mixingChecks({
+    ...{ thicknessM: coat.thicknessM, sheet: resin.sheet },
+    ...{ split, scaleDigitKg, roomTemperatureK },
+  });

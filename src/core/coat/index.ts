@@ -14,7 +14,9 @@ export {
 } from './input';
 export { BELLY_MEAN_SHARE, WALL_ANGLE_RAD } from './rimLines';
 export { cupRest, CUP_DRAIN, GLOVE_AREA_M2, STICK_AREA_M2, type CupRest } from './cupFilm';
-export { ruleOfThumb, VOLUME_RULES, type VolumeRule } from './rulesOfThumb';
+export { LEVELLED_M, SOAK_M } from './soak';
+export { totalExplanation } from './totalExplanation';
+export { ruleExplanation, ruleOfThumb, VOLUME_RULES, type VolumeRule } from './rulesOfThumb';
 export { sectionStack, type Lamina, type SectionStack } from './sectionStack';
 export {
   beneath,
@@ -30,9 +32,12 @@ export {
 } from './buildUp';
 export {
   filmChecks,
+  mixingChecks,
   type CheckArea,
   type CheckInput,
   type FilmCheck,
+  type MixingCheck,
+  type MixingInput,
   type Verdict,
 } from './checks';
 export { reliefHeights, reliefRoom, shareProud, tallestRelief, type ReliefHeights } from './relief';

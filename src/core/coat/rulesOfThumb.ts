@@ -1,3 +1,4 @@
+import type { Explanation } from '../explain';
 import { INCH_M, US_FLUID_OUNCE_M3 } from '../units/constants';
 
 /** A shop rule: so much resin for a face of 12 × 12 in. Common practice, no source. */
@@ -25,3 +26,19 @@ export function ruleOfThumb(
 ): { readonly volumeM3: number; readonly thicknessM: number } {
   return { volumeM3: rule.m3PerM2 * areaM2, thicknessM: rule.m3PerM2 };
 }
+
+/** The rule of a shop for so much area, m², and the thickness that it hides, m. */
+export const ruleExplanation = (rule: VolumeRule, areaM2: number): Explanation => ({
+  title: 'Your rule of thumb',
+  formula: `${rule.id === 'five' ? 5 : 6} fl oz for each 12 × 12 in`,
+  inputs: [
+    { label: 'area, all pieces', value: areaM2, quantity: 'area', source: 'measured' },
+    {
+      label: 'film thickness it hides',
+      value: ruleOfThumb(rule, areaM2).thicknessM,
+      quantity: 'film',
+      source: 'computed',
+    },
+  ],
+  source: 'Common practice, no source. Chosen in Settings.',
+});

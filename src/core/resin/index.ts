@@ -50,3 +50,5 @@ export {
 } from './coatClock';
 export { workingTime } from './workingTime';
 export { windowsByTemperature, type WindowsAtTemperature } from './windowsByTemperature';
+export { scaleExplanation, splitExplanation, wantedBExplanation } from './mixExplained';
+export { clockExplanation, workingExplanation, type ClockNow } from './clockExplained';

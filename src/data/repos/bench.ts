@@ -66,7 +66,7 @@ export function repairDefect(
   return act(db, context, ['defects'], async (w) => {
     const defect = await db.defects.get(defectId);
     if (!defect || defect.repairedMs !== null)
-      throw new StaleActionError('This defect is already repaired.');
+      throw new StaleActionError('defect already repaired');
     await w.put('defects', { ...defect, repairedMs: context.nowMs });
     await w.log('defect repaired', {
       pieceId: defect.pieceId,

@@ -5,7 +5,7 @@ import { settledCoats } from '@/shop/settled';
 import type { Area, Coat, Id, Resin } from '@/records/types';
 import { act, type ActionContext } from '../write';
 import equal from 'fast-deep-equal';
-import { ActionError, StaleActionError } from '../errors';
+import { ActionError, StaleActionError, type Stales } from '../errors';
 import type { Prefer } from '../merge';
 
 /** What is told of a new coat; its place, its thickness and all that happens to it follow. */
@@ -106,10 +106,13 @@ export async function planCoat(
   return id ?? '';
 }
 
-async function plannedCoat(db: ShopDb, coatId: Id<'coat'>, verb: string): Promise<Coat> {
+async function plannedCoat(
+  db: ShopDb,
+  coatId: Id<'coat'>,
+  verb: Stales['coat not planned']['verb'],
+): Promise<Coat> {
   const coat = await db.coats.get(coatId);
-  if (!coat || coat.batchId !== null)
-    throw new StaleActionError(`Only a planned coat can be ${verb}.`);
+  if (!coat || coat.batchId !== null) throw new StaleActionError('coat not planned', { verb });
   return coat;
 }
 
@@ -191,7 +194,7 @@ export function moveCoat(
     const rows = await pieceRows(db, pieceId);
     const placed = [...rows.coats].sort(byPlace);
     const other = placed[placed.findIndex((c) => c.id === coatId) + by];
-    if (!other) throw new StaleActionError('There is no coat to change places with.');
+    if (!other) throw new StaleActionError('no place to move to');
     const next = rows.coats.map((c) =>
       c.id === coatId
         ? { ...c, order: other.order }
@@ -200,7 +203,7 @@ export function moveCoat(
           : c,
     );
     if (!checkCoatOrder(next.map((c) => ({ order: c.order, poured: c.batchId !== null }))).ok)
-      throw new StaleActionError(`${other.name} lies already: nothing goes below it.`);
+      throw new StaleActionError('nothing goes below it', { name: other.name });
     for (const row of coatRows(rows, next)) await w.put('coats', row);
     const text = `${coat.name} ${by > 0 ? 'over' : 'under'} ${other.name}`;
     await w.log('coat changed', { pieceId, coatId, text });

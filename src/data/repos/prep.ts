@@ -45,8 +45,7 @@ function changeTask(
   changeOf: (known: PrepRecord | undefined) => Change,
 ): Promise<void> {
   return act(db, context, ['pieces', 'tasks'], async (w) => {
-    if (!(await db.pieces.get(pieceId)))
-      throw new StaleActionError('This piece is no longer there.');
+    if (!(await db.pieces.get(pieceId))) throw new StaleActionError('piece gone');
     const known = await db.tasks
       .where('pieceId')
       .equals(pieceId)
@@ -75,8 +74,7 @@ export function doTask(
   ref: TaskRef,
   { doneMs = context.nowMs, result, method = null }: Doing = {},
 ): Promise<void> {
-  if (doneMs > context.nowMs)
-    return Promise.reject(new StaleActionError('A task cannot be done in the future.'));
+  if (doneMs > context.nowMs) return Promise.reject(new StaleActionError('done in the future'));
   const { title, coatId, scope } = ref.task;
   return changeTask(db, context, ref, (known) => ({
     log: known?.state === 'done' ? 'prep redone' : 'prep done',
@@ -103,8 +101,7 @@ export function waiveTask(
   reason: string,
 ): Promise<void> {
   const { title, coatId, scope } = ref.task;
-  if (reason.trim() === '')
-    return Promise.reject(new StaleActionError('A step is waived only with a reason.'));
+  if (reason.trim() === '') return Promise.reject(new StaleActionError('waived without a reason'));
   return changeTask(db, context, ref, () => ({
     log: 'prep waived',
     text: `${title}: ${reason}`,
@@ -177,7 +174,7 @@ export function removeTask(db: ShopDb, context: ActionContext, ref: TaskRef): Pr
   return act(db, context, ['tasks'], async (w) => {
     const rows = await db.tasks.where('pieceId').equals(ref.pieceId).toArray();
     const row = rows.find((r) => r.key === ref.task.key);
-    if (!row?.own) throw new StaleActionError('Only a step of your own can be removed.');
+    if (!row?.own) throw new StaleActionError('not a step of your own');
     await db.tasks.delete(row.id);
     await w.log('prep removed', { pieceId: ref.pieceId, text: row.title });
   });
@@ -192,7 +189,7 @@ export function choosePieceSchools(
 ): Promise<void> {
   return act(db, context, ['pieces'], async (w) => {
     const piece: Piece | undefined = await db.pieces.get(pieceId);
-    if (!piece) throw new StaleActionError('This piece is no longer there.');
+    if (!piece) throw new StaleActionError('piece gone');
     await w.put('pieces', { ...piece, prep });
     await w.log('prep changed', { pieceId, text: Object.values(prep).join(', ') || 'as the shop' });
   });

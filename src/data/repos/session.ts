@@ -44,7 +44,7 @@ async function refuseHeld(db: ShopDb, coats: readonly Coat[], nowMs: number): Pr
     const piece = pieces.find((p) => p?.id === coat.pieceId);
     const held = piece ? coatHolds(piece, coat.id, rows, nowMs)[0] : undefined;
     if (held)
-      throw new StaleActionError(`${coat.name} is not ready: ${held.task.title.toLowerCase()}.`);
+      throw new StaleActionError('coat held back', { name: coat.name, task: held.task.title });
   }
 }
 
@@ -72,7 +72,7 @@ export function startSession(
   return act(db, context, [...WET_TABLES, ...PREP_TABLES], async (w) => {
     const coats = (await db.coats.bulkGet([...plan.coatIds])).filter((c) => c !== undefined);
     if (coats.length !== plan.coatIds.length || coats.some((c) => c.batchId !== null))
-      throw new StaleActionError('A coat of this session is gone or already being mixed.');
+      throw new StaleActionError('coat gone or being mixed');
     await refuseHeld(db, coats, context.nowMs);
     const { roomTemperatureK: room } = (await db.settings.get('shop')) ?? DEFAULT_SETTINGS;
     const { temperatureK } = plan;
@@ -144,10 +144,8 @@ export function leaveSession(
   return act(db, context, WET_TABLES, async (w) => {
     const session = await db.sessions.get(sessionId);
     const batches = await db.batches.where('sessionId').equals(sessionId).toArray();
-    if (!session || session.endedMs !== null)
-      throw new StaleActionError('This session was already left.');
-    if (batches.some((b) => b.mixedMs !== null))
-      throw new StaleActionError('Resin is already mixed: pour it, or note what became of it.');
+    if (!session || session.endedMs !== null) throw new StaleActionError('session left');
+    if (batches.some((b) => b.mixedMs !== null)) throw new StaleActionError('resin already mixed');
     for (const coat of await db.coats.bulkGet([...session.coatIds]))
       if (coat) await w.put('coats', { ...coat, batchId: null });
     await w.put('sessions', { ...session, endedMs: context.nowMs });

@@ -54,12 +54,10 @@ describe('survey', () => {
   it('an area under a coat stays, and nothing else of that save is kept', async () => {
     const { db, pieceId, survey, recess } = await surveyed();
     const without = { ...survey, name: 'Gone', areas: [{ ...recess, id: null }] };
-    await expect(changeSurvey(db, contextAt(3), pieceId, without)).rejects.toThrow('cannot go');
+    await expect(changeSurvey(db, contextAt(3), pieceId, without)).rejects.toThrow('area needed');
     expect(await db.pieces.get(pieceId)).toMatchObject({ name: 'Sill' });
     expect(await db.areas.count()).toBe(1);
-    await expect(changeSurvey(db, contextAt(3), 'nobody', survey)).rejects.toThrow(
-      'no longer there',
-    );
+    await expect(changeSurvey(db, contextAt(3), 'nobody', survey)).rejects.toThrow('piece gone');
   });
 
   it('keeps the photos that an area was traced from, as long as it names them', async () => {

@@ -104,7 +104,7 @@ export function changeSurvey(
 ): Promise<Survey> {
   return act(db, context, ['pieces', 'areas', 'coats', 'resins', 'photos'], async (w) => {
     const piece = await db.pieces.get(pieceId);
-    if (!piece) throw new StaleActionError('This piece is no longer there.');
+    if (!piece) throw new StaleActionError('piece gone');
     const before = await db.areas.where('pieceId').equals(pieceId).toArray();
     const { areas, ...told } = based
       ? mergedSurvey(survey, surveyOf(piece, before), based)
@@ -112,8 +112,7 @@ export function changeSurvey(
     const gone = before.filter((a) => !areas.some((b) => b.id === a.id));
     const coats = await db.coats.where('pieceId').equals(pieceId).toArray();
     const needed = gone.find((a) => coats.some((c) => c.areaIds.includes(a.id)));
-    if (needed)
-      throw new StaleActionError(`${needed.name} cannot go: a coat lies or is planned on it.`);
+    if (needed) throw new StaleActionError('area needed', { name: needed.name });
     await db.areas.bulkDelete(gone.map((a) => a.id));
     await w.put('pieces', { ...piece, ...told });
     for (const row of photoRows(context, pieceId, photos)) await w.put('photos', row);

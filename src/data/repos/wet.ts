@@ -34,7 +34,7 @@ interface BatchAction {
 async function readBatch(w: Writer, batchId: Id<'batch'>): Promise<BatchRows> {
   const batch = await w.db.batches.get(batchId);
   const resin = batch && (await w.db.resins.get(batch.resinId));
-  if (!batch || !resin) throw new StaleActionError('This batch is no longer in the shop.');
+  if (!batch || !resin) throw new StaleActionError('batch gone');
   return { batch, resin, coats: await w.db.coats.where('batchId').equals(batchId).toArray() };
 }
 
@@ -48,7 +48,7 @@ function stepBatch(
     const rows = await readBatch(w, batchId);
     const { batch, coats } = rows;
     if (batchStep(batch) !== action.expected)
-      throw new StaleActionError(`This batch is already at “${batchStep(batch)}”.`);
+      throw new StaleActionError('batch moved on', { step: batchStep(batch) });
     await w.put('batches', { ...batch, ...action.change(rows) });
     await w.log(action.kind, {
       batchId,
@@ -160,7 +160,7 @@ export function pourCoat(
     const session = await db.sessions.get(batch.sessionId);
     const coat = coats.find((c) => c.id === coatId);
     if (batchStep(batch) !== 'pour' || !session || !coat || coat.pouredMs !== null)
-      throw new StaleActionError('This coat was already poured, or the batch moved on.');
+      throw new StaleActionError('coat poured');
     const temperatureK = await roomAt(db, session, context.nowMs);
     await w.put('coats', {
       ...coat,
@@ -190,7 +190,7 @@ export function coverBatch(
     const { batch, coats } = await readBatch(w, batchId);
     const session = await db.sessions.get(batch.sessionId);
     if (batchStep(batch) !== 'cover' || !session)
-      throw new StaleActionError('This batch is not waiting for its cover.');
+      throw new StaleActionError('batch not waiting for its cover');
     await w.put('batches', { ...batch, coveredMs: context.nowMs });
     await w.put('sessions', { ...session, endedMs: context.nowMs });
     for (const coat of coats) {
@@ -221,11 +221,11 @@ export function undoAct(
     const acts = standingActs(await db.log.where('batchId').equals(batchId).toArray());
     const last = acts.at(-1);
     if (!last || !acts.some((e) => e.id === entryId))
-      throw new StaleActionError('This step was already taken back.');
+      throw new StaleActionError('already taken back');
     // Coats of a batch are covered in one act, with an entry for each.
     const together = last.kind === 'covered' ? acts.filter((e) => e.kind === 'covered') : [last];
     if (!together.some((e) => e.id === entryId))
-      throw new StaleActionError('Something else was done since: nothing was taken back.');
+      throw new StaleActionError('something else was done since');
     const undone = undoneAct(last, batch, coats, acts.slice(0, -1));
     await w.put('batches', undone.batch);
     for (const coat of undone.coats) await w.put('coats', coat);

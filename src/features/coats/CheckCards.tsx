@@ -1,7 +1,7 @@
 import { Box, Grid } from '@chakra-ui/react';
 import { Explained } from '@/features/common/Explained';
 import { Figure } from '@/ui/Figure';
-import type { Check } from './model';
+import type { Check } from './checkWords';
 
 const LOOK = {
   fine: { sign: '✓', colour: 'verdigris', word: 'fine' },

@@ -3,13 +3,12 @@ import { Flex, Grid } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useShop } from '@/data/hooks';
 import { mixLength } from '@/core/coat';
-import { filmChecksOf, type CoatView, type PieceView } from '@/shop/coatView';
+import { filmChecksOf, mixingChecksOf, type CoatView, type PieceView } from '@/shop/coatView';
 import { useFormat } from '@/features/common/useFormat';
 import { CheckCards } from './CheckCards';
 import { CoatDrawings, shownArea } from './CoatDrawings';
 import { CoatNumbers } from './CoatNumbers';
 import { checkWords } from './checkWords';
-import { coatChecks } from './model';
 import { useCoatEdit } from './useCoatEdit';
 import { useFilmField } from './useFilmField';
 
@@ -28,7 +27,6 @@ export function CoatDesk({ view, selected, onSelect, list, children }: Props) {
   const { settings } = useShop();
   const format = useFormat();
   const edit = useCoatEdit(view, selected);
-  const { coat } = edit.edited;
   const { resin } = selected;
   const field = useFilmField(shownArea(selected), mixLength(resin.sheet));
   return (
@@ -44,7 +42,7 @@ export function CoatDesk({ view, selected, onSelect, list, children }: Props) {
         {edit.split && (
           <CheckCards
             checks={[
-              ...coatChecks(coat, resin, edit.split, settings, format),
+              ...checkWords(mixingChecksOf(edit.edited, edit.split, settings), format),
               ...checkWords(
                 filmChecksOf(edit.edited, field.is === 'solved' ? field.field.mean : null),
                 format,

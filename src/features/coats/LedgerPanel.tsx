@@ -1,4 +1,6 @@
 'use client';
+import { splitExplanation, mixDensity } from '@/core/resin';
+import { totalExplanation } from '@/core/coat';
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import {
   ArrowDownToLine,
@@ -24,7 +26,6 @@ import { Explained } from '@/features/common/Explained';
 import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
-import { splitExplanation, totalExplanation } from '@/features/common/explanations';
 import { OverrideForm } from './OverrideForm';
 
 const LINE_ICON: Readonly<Record<LedgerLineId, LucideIcon>> = {
@@ -53,7 +54,7 @@ function Part({ name, split, resin }: { name: 'A' | 'B'; split: MixSplit; resin:
           Part {name}
         </Box>
         <Box fontSize="lg" fontWeight="600">
-          <Explained explanation={splitExplanation(split, resin, name)} quantity="mass">
+          <Explained explanation={splitExplanation(split, resin.sheet, name)} quantity="mass">
             <Figure>{scale(kg).text}</Figure>
           </Explained>
         </Box>
@@ -166,7 +167,10 @@ export function LedgerPanel({ coat, ledger, split, resin, onSet }: Props) {
       </Heading>
       <Flex align="baseline" gap="4" wrap="wrap" mb="3">
         <Box fontSize="4xl" fontWeight="600" lineHeight="1.1">
-          <Explained explanation={totalExplanation(ledger, resin)} quantity="volume">
+          <Explained
+            explanation={totalExplanation(ledger, mixDensity(resin.sheet))}
+            quantity="volume"
+          >
             <Figure>{total.text}</Figure>
           </Explained>
         </Box>

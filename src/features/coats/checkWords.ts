@@ -1,7 +1,8 @@
-import type { FilmCheck } from '@/core/coat';
+import type { FilmCheck, MixingCheck, Verdict } from '@/core/coat';
+import type { Explanation } from '@/core/explain';
 import type { Quantity } from '@/core/units';
 import type { Format } from '@/features/common/useFormat';
-import type { Check } from './model';
+import { spanText } from '@/features/common/clockText';
 
 interface Words {
   readonly title: string;
@@ -10,8 +11,14 @@ interface Words {
   readonly quantity: Quantity;
 }
 
+export interface Check extends Words {
+  readonly verdict: Verdict;
+  readonly explanation: Explanation;
+}
+
 /** What a check says in the finisher's words. */
-function wordsOf({ id, verdict, figures }: FilmCheck, format: Format): Words {
+function wordsOf(check: FilmCheck | MixingCheck, format: Format): Words {
+  const { id, verdict, figures } = check;
   const fine = verdict === 'fine';
   const film = (m: number) => format.show(m, 'film').text;
   switch (id) {
@@ -72,6 +79,28 @@ function wordsOf({ id, verdict, figures }: FilmCheck, format: Format): Words {
         detail: `${format.show(figures.left, 'share', 0).text} is left of a wave of ${format.show(figures.waveM, 'length').text}`,
         quantity: 'share',
       };
+    case 'lift':
+      return {
+        title: fine
+          ? 'Within the sheet’s limits'
+          : verdict === 'watch'
+            ? 'Thinner than the sheet’s lift'
+            : 'Thicker than one lift may be',
+        detail: `one lift ${film(figures.thinnestM)} to ${film(figures.thickestM)}`,
+        quantity: 'film',
+      };
+    case 'scale':
+      return {
+        title: fine ? 'The scale is fine enough' : 'Too small for this scale',
+        detail: `ratio within ${format.show(figures.errorShare, 'share', 2).text}; smallest batch ${format.show(figures.smallestKg, 'mass').text}`,
+        quantity: 'share',
+      };
+    case 'working':
+      return {
+        title: `${spanText(figures.workingS * 1000)} of working time`,
+        detail: `${format.show(figures.massKg, 'mass').text} in one cup at ${format.show(figures.roomTemperatureK, 'temperature').text}`,
+        quantity: 'duration',
+      };
     case 'bubble':
       return {
         title: fine ? 'Bubbles rise in time' : 'Bubbles stay',
@@ -81,7 +110,7 @@ function wordsOf({ id, verdict, figures }: FilmCheck, format: Format): Words {
   }
 }
 
-export const checkWords = (checks: readonly FilmCheck[], format: Format): Check[] =>
+export const checkWords = (checks: readonly (FilmCheck | MixingCheck)[], format: Format): Check[] =>
   checks.map((check) => ({
     verdict: check.verdict,
     explanation: check.explanation,

@@ -1,20 +1,10 @@
-import { ruleOfThumb, VOLUME_RULES } from '@/core/coat';
+import { ruleOfThumb, VOLUME_RULES, ruleExplanation } from '@/core/coat';
 import type { Explanation } from '@/core/explain';
-import {
-  scaleRatioError,
-  smallestBatchKg,
-  RATIO_TOLERANCE,
-  workingTime,
-  type MixSplit,
-} from '@/core/resin';
-import type { Quantity } from '@/core/units';
 import { plainCoat } from '@/records/coat';
 import { thicknessOf } from '@/shop/coatFacts';
-import type { Area, Coat, CoatKind, Resin, Settings } from '@/records/types';
+import type { Area, CoatKind, Resin, Settings } from '@/records/types';
 import type { NewCoat } from '@/data/repos/coats';
 import type { CoatView, PieceView } from '@/shop/coatView';
-import { spanText } from '@/features/common/clockText';
-import { scaleExplanation, workingExplanation } from '@/features/common/explanations';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { FormRead } from '@/features/common/formErrors';
 import type { Format } from '@/features/common/useFormat';
@@ -83,70 +73,6 @@ export function readCoat(
   return { ok: true, value: plan };
 }
 
-export interface Check {
-  readonly verdict: 'fine' | 'watch' | 'stop';
-  readonly title: string;
-  readonly detail: string;
-  readonly explanation: Explanation;
-  /** Kind of the number that is explained. */
-  readonly quantity: Quantity;
-}
-
-/** What can be told before mixing: the sheet's limits, the scale, the working time. */
-export function coatChecks(
-  coat: Coat,
-  resin: Resin,
-  split: MixSplit,
-  settings: Settings,
-  format: Format,
-): Check[] {
-  const { sheet } = resin;
-  const film = (m: number) => format.show(m, 'film').text;
-  const thin = coat.thicknessM < sheet.thinnestM;
-  const within = !thin && coat.thicknessM <= sheet.thickestM;
-  const scaleError = scaleRatioError(split.aKg, split.bKg, settings.scaleDigitKg);
-  const smallest = smallestBatchKg(sheet, settings.scaleDigitKg);
-  const workingS = workingTime(sheet, split.totalKg, settings.roomTemperatureK);
-  return [
-    {
-      verdict: within ? 'fine' : thin ? 'watch' : 'stop',
-      title: within
-        ? 'Within the sheet’s limits'
-        : thin
-          ? 'Thinner than the sheet’s lift'
-          : 'Thicker than one lift may be',
-      detail: `one lift ${film(sheet.thinnestM)} to ${film(sheet.thickestM)}`,
-      quantity: 'film',
-      explanation: {
-        title: 'Limits of one lift',
-        formula: 'thinnest ≤ film ≤ thickest',
-        inputs: [
-          { label: 'film', value: coat.thicknessM, quantity: 'film', source: 'chosen' },
-          { label: 'thinnest', value: sheet.thinnestM, quantity: 'film', source: 'data sheet' },
-          { label: 'thickest', value: sheet.thickestM, quantity: 'film', source: 'data sheet' },
-        ],
-        source:
-          'The resin’s data sheet. Thicker than it allows heats itself; thinner is for brushing, not for a flood.',
-      },
-    },
-    {
-      verdict: scaleError <= RATIO_TOLERANCE ? 'fine' : 'watch',
-      title:
-        scaleError <= RATIO_TOLERANCE ? 'The scale is fine enough' : 'Too small for this scale',
-      detail: `ratio within ${format.show(scaleError, 'share', 2).text}; smallest batch ${format.show(smallest, 'mass').text}`,
-      quantity: 'share',
-      explanation: scaleExplanation(split, settings.scaleDigitKg),
-    },
-    {
-      verdict: workingS >= 1200 ? 'fine' : 'watch',
-      title: `${spanText(workingS * 1000)} of working time`,
-      detail: `${format.show(split.totalKg, 'mass').text} in one cup at ${format.show(settings.roomTemperatureK, 'temperature').text}`,
-      quantity: 'duration',
-      explanation: workingExplanation(resin, split.totalKg, settings.roomTemperatureK),
-    },
-  ];
-}
-
 export interface RuleWords {
   readonly volumeM3: number;
   readonly thicknessM: number;
@@ -161,19 +87,6 @@ export function ruleWords(ruleId: Settings['rule'], areaM2: number): RuleWords {
   return {
     volumeM3,
     thicknessM,
-    explanation: {
-      title: 'Your rule of thumb',
-      formula: ruleId === 'five' ? '5 fl oz for each 12 × 12 in' : '6 fl oz for each 12 × 12 in',
-      inputs: [
-        { label: 'area, all pieces', value: areaM2, quantity: 'area', source: 'measured' },
-        {
-          label: 'film thickness it hides',
-          value: thicknessM,
-          quantity: 'film',
-          source: 'computed',
-        },
-      ],
-      source: 'Common practice, no source. Chosen in Settings.',
-    },
+    explanation: ruleExplanation(rule, areaM2),
   };
 }

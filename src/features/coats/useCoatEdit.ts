@@ -4,8 +4,7 @@ import { useAct } from '@/data/hooks';
 import { thicknessOf } from '@/shop/coatFacts';
 import type { Coat } from '@/records/types';
 import { changeCoat, type CoatChange } from '@/data/repos/coats';
-import { ledgerOf, type CoatView, type PieceView } from '@/shop/coatView';
-import { splitOf } from '@/features/common/explanations';
+import { ledgerOf, splitOf, type CoatView, type PieceView } from '@/shop/coatView';
 import { draggedIntent } from './intents';
 
 /** The fields of a coat that a change is about, as they stand. */

@@ -1,4 +1,4 @@
-import { ActionError } from '@/data/errors';
+import { ActionError, StaleActionError } from '@/data/errors';
 import { failureWords, openingTroubleWords } from '../shell/failureWords';
 import { demoView, METRIC, NOW, US } from '../test/shop';
 import { fieldWords, valueWords } from './conflictWords';
@@ -69,12 +69,19 @@ describe('what two people changed, in words', () => {
 
 describe('refusals, in words', () => {
   it('of writes', () => {
-    const words = (error: Error, stale = false) => failureWords(error, stale);
+    const words = failureWords;
     expect(words(new ActionError('overtaken', { version: 9 }))).toContain('Another tab');
     expect(words(new ActionError('conflict', { fields: [] }))).toContain('choose which stands');
     expect(words(new Error('log: atMs: must be greater'))).toContain('The clock of this device');
     expect(words(new Error('disk'))).toContain('could not write (disk)');
-    expect(words(new Error('This coat was poured.'), true)).toBe('This coat was poured.');
+    expect(words(new StaleActionError('session left'))).toBe('This session was already left.');
+    expect(words(new StaleActionError('coat not planned', { verb: 'moved' }))).toBe(
+      'Only a planned coat can be moved.',
+    );
+    const held = { name: 'Flood 2', task: 'Take the mask off' };
+    expect(words(new StaleActionError('coat held back', held))).toBe(
+      'Flood 2 is not ready: take the mask off.',
+    );
   });
   it('of openings', () => {
     const title = (error: Error) => openingTroubleWords(error).title;

@@ -1,5 +1,12 @@
 'use client';
-import { formatIn, formatQuantity, type Quantity, type Shown, type UnitSystem } from '@/core/units';
+import {
+  formatIn,
+  formatQuantity,
+  type Quantity,
+  type Shown,
+  type UnitSystem,
+  OUNCE_KG,
+} from '@/core/units';
 import { useShop } from '@/data/hooks';
 import type { Settings } from '@/records/types';
 
@@ -41,7 +48,7 @@ const TYPED: Readonly<Record<UnitSystem, Partial<Record<Quantity, string>>>> = {
 /** How numbers are written in a shop with these settings. */
 export function formatOf({ units, scaleUnit, scaleDigitKg }: Settings): Format {
   const massSystem = scaleUnit === 'oz' ? 'us' : 'metric';
-  const digit = scaleUnit === 'g' ? scaleDigitKg * 1000 : scaleDigitKg / 0.028349523125;
+  const digit = scaleUnit === 'g' ? scaleDigitKg * 1000 : scaleDigitKg / OUNCE_KG;
   const decimals = Math.min(3, Math.max(0, Math.ceil(-Math.log10(digit) - 1e-9)));
   return {
     units,

@@ -1,8 +1,9 @@
 'use client';
+import { clockExplanation } from '@/core/resin';
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useNow } from '@/data/hooks';
 import { clockText, spanText } from '@/features/common/clockText';
-import { clockExplanation, type CoatView, type PieceView } from '@/shop/coatView';
+import { type CoatView, type PieceView, clockNow } from '@/shop/coatView';
 import { Explained } from '@/features/common/Explained';
 import { PieceFrame } from '@/features/common/PieceFrame';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
@@ -23,7 +24,7 @@ function Windows({ view, nowMs }: { view: CoatView; nowMs: number }) {
     return (
       <>
         <Explained
-          explanation={clockExplanation(view, `${row.title} ${which}`, ripe, sigma)}
+          explanation={clockExplanation(clockNow(view), `${row.title} ${which}`, ripe, sigma)}
           quantity="duration"
         >
           <Figure fontWeight="600">{clockText(at, nowMs)}</Figure>
@@ -101,7 +102,7 @@ function CoatCure({ view, nowMs }: { view: CoatView; nowMs: number }) {
         <Box textAlign="right">
           <Box fontSize="2xl" fontWeight="600" lineHeight="1.1">
             <Explained
-              explanation={clockExplanation(view, 'Ripe age of the film', clock.ripeS)}
+              explanation={clockExplanation(clockNow(view), 'Ripe age of the film', clock.ripeS)}
               quantity="duration"
             >
               <Figure>{show(clock.ripeS, 'duration').text}</Figure>

@@ -6,18 +6,19 @@ import type { RowFault } from '@/records/validate';
 import { entryWords, filterLog } from '../book/model';
 import { checkWords } from '../coats/checkWords';
 import { draftOfIntent } from '../coats/intents';
-import { coatChecks, ruleWords } from '../coats/model';
+import { ruleWords } from '../coats/model';
 import { jobCost } from '../coats/money';
 import { clockText } from '../common/clockText';
 import {
   filmChecksOf,
+  mixingChecksOf,
+  splitOf,
   ledgerInputOf,
   readViews,
   viewPiece,
   type CoatView,
   type PieceView,
 } from '@/shop/coatView';
-import { splitOf } from '../common/explanations';
 import { daySheet } from '../common/prep/daySheet';
 import { holdsOf, prepOf } from '@/shop/prepView';
 import { each, RowTrouble } from '@/shop/rowTrouble';
@@ -47,7 +48,7 @@ function tryCoat(view: CoatView, piece: PieceView, shop: Shop, nowMs: number, fo
   jobCost(piece, coat.id, ledger.ok ? ledger.value : null, shop.settings.consumables);
   const split = ledger.ok ? splitOf(ledger.value, resin) : null;
   if (!split) return;
-  coatChecks(coat, resin, split, shop.settings, format);
+  checkWords(mixingChecksOf(view, split, shop.settings), format);
   checkWords(filmChecksOf(view, null), format);
 }
 

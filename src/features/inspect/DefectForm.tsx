@@ -10,7 +10,7 @@ import { FieldRow } from '@/ui/FieldRow';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextAreaField } from '@/ui/TextField';
-import { DEFECT_GUIDE } from './guide';
+import { DEFECT_GUIDE } from '@/core/inspect';
 import { usePickedPhoto } from './usePickedPhoto';
 
 /** Notes what was found, with its usual cause and repair beside it. */

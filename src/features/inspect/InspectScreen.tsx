@@ -14,7 +14,7 @@ import { Caution } from '@/ui/Caution';
 import { useBlobUrl } from '@/ui/blobUrl';
 import { Panel } from '@/ui/Panel';
 import { DefectForm } from './DefectForm';
-import { DEFECT_GUIDE } from './guide';
+import { DEFECT_GUIDE } from '@/core/inspect';
 
 /** Photos of a piece, and why the newest could not be read. */
 const usePhotos = (pieceId: string) =>

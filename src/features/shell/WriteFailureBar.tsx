@@ -83,7 +83,7 @@ export function WriteFailureBar() {
           <Box fontFamily="heading" fontSize="lg" fontWeight="600">
             Not saved: {action}
           </Box>
-          <Box fontSize="sm">{failureWords(error, stale)}</Box>
+          <Box fontSize="sm">{failureWords(error)}</Box>
           {conflict && <Conflicts fields={conflict} />}
         </Box>
         {conflict && (

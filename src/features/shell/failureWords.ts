@@ -1,8 +1,36 @@
-import { isRefusal } from '@/data/errors';
+import { isRefusal, StaleActionError, type Stales } from '@/data/errors';
+
+type StaleWords = { readonly [C in keyof Stales]: (data: Stales[C]) => string };
+
+const STALE: StaleWords = {
+  'piece gone': () => 'This piece is no longer there.',
+  'area needed': ({ name }) => `${name} cannot go: a coat lies or is planned on it.`,
+  'coat held back': ({ name, task }) => `${name} is not ready: ${task.toLowerCase()}.`,
+  'coat gone or being mixed': () => 'A coat of this session is gone or already being mixed.',
+  'coat not planned': ({ verb }) => `Only a planned coat can be ${verb}.`,
+  'coat poured': () => 'This coat was already poured, or the batch moved on.',
+  'no place to move to': () => 'There is no coat to change places with.',
+  'nothing goes below it': ({ name }) => `${name} lies already: nothing goes below it.`,
+  'session left': () => 'This session was already left.',
+  'resin already mixed': () => 'Resin is already mixed: pour it, or note what became of it.',
+  'batch gone': () => 'This batch is no longer in the shop.',
+  'batch moved on': ({ step }) => `This batch is already at “${step}”.`,
+  'batch not waiting for its cover': () => 'This batch is not waiting for its cover.',
+  'already taken back': () => 'This step was already taken back.',
+  'something else was done since': () => 'Something else was done since: nothing was taken back.',
+  'done in the future': () => 'A task cannot be done in the future.',
+  'waived without a reason': () => 'A step is waived only with a reason.',
+  'not a step of your own': () => 'Only a step of your own can be removed.',
+  'defect already repaired': () => 'This defect is already repaired.',
+};
+
+/** What an action met that it was not made for. */
+export const staleWords = ({ code, data }: StaleActionError): string =>
+  (STALE[code] as (data: unknown) => string)(data);
 
 /** Why something was not stored, for its user. */
-export function failureWords(error: Error, stale: boolean): string {
-  if (stale) return error.message;
+export function failureWords(error: Error): string {
+  if (error instanceof StaleActionError) return staleWords(error);
   if (isRefusal(error, 'overtaken'))
     return 'Another tab brought this shop up to date. Reload this page; what you entered is still here, save a copy first.';
   if (isRefusal(error, 'conflict'))

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { useNow } from '@/data/hooks';
 import { minutesText } from '@/features/common/clockText';
 import { Explained } from '@/features/common/Explained';
-import { workingExplanation } from '@/features/common/explanations';
+import { workingExplanation } from '@/core/resin';
 import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';
 import { WET_STEPS, type WetView } from './model';
@@ -63,7 +63,7 @@ function WorkingClock({ view }: { view: WetView }) {
         color={over || left < 5 * 60_000 ? 'oxide' : 'ink'}
       >
         <Explained
-          explanation={workingExplanation(view.resin, view.massKg, view.session.temperatureK)}
+          explanation={workingExplanation(view.resin.sheet, view.massKg, view.session.temperatureK)}
           quantity="duration"
         >
           <Figure>{figure}</Figure>

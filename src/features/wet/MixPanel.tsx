@@ -1,13 +1,12 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import type { Explanation } from '@/core/explain';
-import { workingTime, type MixSplit } from '@/core/resin';
+import { workingTime, type MixSplit, splitExplanation, workingExplanation } from '@/core/resin';
 import type { Issue } from '@/core/result';
 import type { Resin } from '@/records/types';
 import { spanText } from '@/features/common/clockText';
 import type { CoatView } from '@/shop/coatView';
 import { Explained } from '@/features/common/Explained';
-import { splitExplanation, workingExplanation } from '@/features/common/explanations';
 import { issueText } from '@/features/common/issueText';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
@@ -71,11 +70,11 @@ export function MixPanel({
       {split && (
         <Box mb="3" fontWeight="600">
           A{' '}
-          <Explained explanation={splitExplanation(split, resin, 'A')} quantity="mass">
+          <Explained explanation={splitExplanation(split, resin.sheet, 'A')} quantity="mass">
             <Figure>{format.scale(split.aKg).text}</Figure>
           </Explained>{' '}
           · B{' '}
-          <Explained explanation={splitExplanation(split, resin, 'B')} quantity="mass">
+          <Explained explanation={splitExplanation(split, resin.sheet, 'B')} quantity="mass">
             <Figure>{format.scale(split.bKg).text}</Figure>
           </Explained>
         </Box>
@@ -90,7 +89,7 @@ export function MixPanel({
         <Box mt="2">
           Working time{' '}
           <Explained
-            explanation={workingExplanation(resin, split.totalKg, temperatureK)}
+            explanation={workingExplanation(resin.sheet, split.totalKg, temperatureK)}
             quantity="duration"
           >
             <Figure fontWeight="600">

@@ -1,4 +1,5 @@
 'use client';
+import { stirTimes } from '@/core/wet';
 import { Box, Grid } from '@chakra-ui/react';
 import { useAct, useNow } from '@/data/hooks';
 import { endStir, startStir } from '@/data/repos/wet';
@@ -6,7 +7,7 @@ import { minutesText, spanText } from '@/features/common/clockText';
 import { Figure } from '@/ui/Figure';
 import { BenchFrame } from './BenchFrame';
 import { BigAction } from './BigAction';
-import { stirMs, type WetView } from './model';
+import type { WetView } from './model';
 import { UndoAction } from './UndoAction';
 
 function StirRing({ share, least }: { share: number; least: number }) {
@@ -58,12 +59,13 @@ export function StirStep({ view }: { view: WetView }) {
   const act = useAct();
   const now = useNow();
   const { batch, step } = view;
-  const stir = stirMs(view.resin);
+  const { leastS, wantedS } = stirTimes(view.resin.sheet);
+  const [leastMs, wantedMs] = [leastS * 1000, wantedS * 1000];
   const stirring = step === 'stirring';
   const elapsed =
     stirring && batch.stirStartedMs !== null ? Math.max(0, now - batch.stirStartedMs) : 0;
-  const left = stir.wanted - elapsed;
-  const short = elapsed < stir.least;
+  const left = wantedMs - elapsed;
+  const short = elapsed < leastMs;
   const kept = { batchId: batch.id, step };
   const words = !stirring
     ? 'Slowly: walls, floor and stick'
@@ -114,7 +116,7 @@ export function StirStep({ view }: { view: WetView }) {
         alignItems="center"
         justifyContent="center"
       >
-        <StirRing share={elapsed / stir.wanted} least={stir.least / stir.wanted} />
+        <StirRing share={elapsed / wantedMs} least={leastMs / wantedMs} />
         <Box>
           <Box fontSize="xl" color="ink2">
             {stirring ? 'stirred for, min:s' : 'stir for, min:s'}
@@ -127,13 +129,13 @@ export function StirStep({ view }: { view: WetView }) {
             role="timer"
             aria-label="Stirred for"
           >
-            {minutesText(stirring ? elapsed : stir.wanted)}
+            {minutesText(stirring ? elapsed : wantedMs)}
           </Figure>
           <Box fontSize="2xl" fontWeight="600" mt="2" color={stirring && short ? 'oxide' : 'ink'}>
             {words}
           </Box>
           <Box color="ink2" mt="1">
-            At least {spanText(stir.least)}, as the resin’s sheet says, until streaks vanish; then 2
+            At least {spanText(leastMs)}, as the resin’s sheet says, until streaks vanish; then 2
             min more (common practice, no source).
           </Box>
         </Box>

@@ -1,11 +1,10 @@
 'use client';
 import { Box, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
-import { massRatioBA, splitMix } from '@/core/resin';
+import { massRatioBA, splitMix, splitExplanation, wantedBExplanation } from '@/core/resin';
 import { useAct, useShop } from '@/data/hooks';
 import { addA, mixB, noteReading, weighA, type Weighed } from '@/data/repos/wet';
 import { Explained } from '@/features/common/Explained';
-import { splitExplanation, wantedBExplanation } from '@/features/common/explanations';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
@@ -28,8 +27,8 @@ function Wanted({ view, aKg, wantedKg }: { view: WetView; aKg: number; wantedKg:
   const mix = splitMix(batch.targetM3, resin.sheet);
   const why =
     isA && mix.ok
-      ? splitExplanation(mix.value, resin, 'A')
-      : wantedBExplanation(aKg, resin, batch.aBy);
+      ? splitExplanation(mix.value, resin.sheet, 'A')
+      : wantedBExplanation(aKg, resin.sheet, batch.aBy === 'read');
   const { number, unit } = scale(wantedKg);
   return (
     <>

@@ -1,4 +1,5 @@
 'use client';
+import { clockExplanation } from '@/core/resin';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -6,7 +7,7 @@ import { useAct, useNow, useShop } from '@/data/hooks';
 import { leaveSession } from '@/data/repos/session';
 import { undoAct } from '@/data/repos/wet';
 import { clockText } from '@/features/common/clockText';
-import { clockExplanation, pieceViews } from '@/shop/coatView';
+import { pieceViews, clockNow } from '@/shop/coatView';
 import { Explained } from '@/features/common/Explained';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
@@ -38,7 +39,10 @@ function Done({ view: wet }: { view: WetView }) {
         const { coat, piece, clock } = view;
         const recoat = clock?.windows.find((w) => w.kind === 'recoat');
         const time = (at: number | null = null, ripeS: number | null = null, title = '') => (
-          <Explained explanation={clockExplanation(view, title, ripeS ?? 0)} quantity="duration">
+          <Explained
+            explanation={clockExplanation(clockNow(view), title, ripeS ?? 0)}
+            quantity="duration"
+          >
             <Figure fontWeight="600">{clockText(at ?? NaN, now)}</Figure>
           </Explained>
         );

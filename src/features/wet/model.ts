@@ -3,14 +3,6 @@ import type { Shop } from '@/shop/shop';
 import { batchStep, type BatchStep } from '@/records/batchStep';
 import type { Batch, Coat, Piece, Resin, WetSession } from '@/records/types';
 
-/** After the shortest stir of the sheet, as long again until no streak is left, ms. Common practice, no source. */
-export const stirMs = ({ sheet }: Resin) => ({
-  least: sheet.stirS * 1000,
-  wanted: sheet.stirS * 1000 + 120_000,
-});
-/** Rest in the cup that lets bubbles rise. Common practice, no source. */
-export const REST_MS = { from: 120_000, to: 300_000 } as const;
-
 export interface WetView {
   readonly session: WetSession;
   readonly batch: Batch;

@@ -1,18 +1,11 @@
-import type { Ledger } from '@/core/coat';
-import type { Explanation } from '@/core/explain';
-import {
-  checkMix,
-  mixDensity,
-  scaleRatioError,
-  splitMix,
-  workingTime,
-  type MixSplit,
-} from '@/core/resin';
-import type { Batch, Resin } from '@/records/types';
+import type { Explanation } from '../explain';
+import { checkMix, scaleRatioError } from './mixCheck';
+import type { MixSplit } from './ratio';
+import type { ResinSheet } from './sheet';
 
 /** Both parts of a mix, opened: why they weigh what they do. */
-export function splitExplanation(split: MixSplit, resin: Resin, part: 'A' | 'B'): Explanation {
-  const { ratio, densityAKgM3, densityBKgM3 } = resin.sheet;
+export function splitExplanation(split: MixSplit, sheet: ResinSheet, part: 'A' | 'B'): Explanation {
+  const { ratio, densityAKgM3, densityBKgM3 } = sheet;
   const excess = split.excessIfWeighedAsVolume;
   const wrong =
     ratio.by === 'volume' && Math.abs(excess) > 0.001
@@ -52,72 +45,6 @@ export function splitExplanation(split: MixSplit, resin: Resin, part: 'A' | 'B')
   };
 }
 
-export function totalExplanation(ledger: Ledger, resin: Resin): Explanation {
-  return {
-    title: 'Mix for this coat',
-    formula: 'sum of the ledger’s lines',
-    inputs: [
-      ...ledger.lines.map((line) => ({
-        label: line.explanation.title,
-        value: line.volumeM3,
-        quantity: 'volume' as const,
-        source: 'computed' as const,
-      })),
-      {
-        label: 'density of the mix',
-        value: mixDensity(resin.sheet),
-        quantity: 'density',
-        source: 'data sheet',
-      },
-    ],
-    source: 'Each line names its own; all are taken as independent.',
-    sigma: ledger.sigmaM3,
-    note: `Chance that this is enough: ${(ledger.enough * 100).toFixed(0)} %.`,
-  };
-}
-
-export function workingExplanation(
-  resin: Resin,
-  massKg: number,
-  temperatureK: number,
-): Explanation {
-  return {
-    title: 'Working time in the cup',
-    formula: 'sheet time × mass factor / exp(−E/R · (1/T − 1/Tref))',
-    inputs: [
-      {
-        label: 'sheet time',
-        value: resin.sheet.times.workingS,
-        quantity: 'duration',
-        source: 'data sheet',
-      },
-      {
-        label: 'at this mass',
-        value: resin.sheet.workingMassKg,
-        quantity: 'mass',
-        source: 'data sheet',
-      },
-      { label: 'mass in the cup', value: massKg, quantity: 'mass', source: 'computed' },
-      {
-        label: 'room and bottles, T',
-        value: temperatureK,
-        quantity: 'temperature',
-        source: 'measured',
-      },
-      {
-        label: 'activation energy, E',
-        value: resin.sheet.activationEnergyJMol,
-        quantity: 'molarEnergy',
-        source: 'from memory',
-      },
-    ],
-    source:
-      'Equivalent age (ASTM C1074 form); mass factor (m/100 g)^−0.07, below 100 g ^−0.1, from memory.',
-    sigma: 0.12 * workingTime(resin.sheet, massKg, temperatureK),
-    note: 'A deep cup heats itself: pour it out flat, and never cover a cup that smokes.',
-  };
-}
-
 /** The scale's share in the ratio error. */
 export function scaleExplanation(split: MixSplit, digitKg: number): Explanation {
   return {
@@ -139,13 +66,9 @@ export function scaleExplanation(split: MixSplit, digitKg: number): Explanation 
   };
 }
 
-/** What B should weigh for the A that is in the cup. */
-export function wantedBExplanation(
-  aKg: number,
-  resin: Resin,
-  by: Batch['aBy'] = 'read',
-): Explanation {
-  const { ratio, densityAKgM3, densityBKgM3 } = resin.sheet;
+/** What B should weigh for the A that is in the cup; `wasRead`: A was read off the scale, not taken as asked for. */
+export function wantedBExplanation(aKg: number, sheet: ResinSheet, wasRead = true): Explanation {
+  const { ratio, densityAKgM3, densityBKgM3 } = sheet;
   return {
     title: 'Weight of part B',
     formula: ratio.by === 'volume' ? 'A · (b · ρB) / (a · ρA)' : 'A · b / a',
@@ -154,7 +77,7 @@ export function wantedBExplanation(
         label: 'part A in the cup',
         value: aKg,
         quantity: 'mass',
-        source: by === 'read' ? 'measured' : 'assumed',
+        source: wasRead ? 'measured' : 'assumed',
       },
       {
         label: `ratio by ${ratio.by}, a`,
@@ -172,19 +95,13 @@ export function wantedBExplanation(
       { label: 'density of B', value: densityBKgM3, quantity: 'density', source: 'data sheet' },
       {
         label: 'part B',
-        value: checkMix(aKg, 0, resin.sheet).addBKg,
+        value: checkMix(aKg, 0, sheet).addBKg,
         quantity: 'mass',
         source: 'computed',
       },
     ],
-    source:
-      by === 'read'
-        ? 'Mass balance; B follows the A that was really weighed.'
-        : 'Mass balance; A was not read off the scale but taken to be what was asked for.',
+    source: wasRead
+      ? 'Mass balance; B follows the A that was really weighed.'
+      : 'Mass balance; A was not read off the scale but taken to be what was asked for.',
   };
 }
-
-export const splitOf = (ledger: Ledger, resin: Resin): MixSplit | null => {
-  const split = splitMix(ledger.totalM3, resin.sheet);
-  return split.ok ? split.value : null;
-};

@@ -1,4 +1,4 @@
-import type { DefectKind } from '@/records/types';
+import type { DefectKind } from '../piece';
 
 export interface DefectGuide {
   readonly label: string;

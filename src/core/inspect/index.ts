@@ -1,0 +1,1 @@
+export { DEFECT_GUIDE, type DefectGuide } from './guide';

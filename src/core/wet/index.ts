@@ -1,0 +1,1 @@
+export { CUP_REST_S, STREAK_S, stirTimes } from './stirring';
