@@ -11,14 +11,14 @@ import {
   readIntent,
   switchIntent,
   usualIntent,
-} from './coats/intents';
-import { checkWords } from './coats/checkWords';
-import { coatName, defaultAreas, readCoat, type CoatDraft } from './coats/model';
-import { costOf, jobCost, leftOver, waitingFor } from './coats/money';
-import { readyPlan } from './coats/readyPlan';
+} from './intents';
+import { checkWords } from './checkWords';
+import { coatName, defaultAreas, readCoat, type CoatDraft } from './model';
+import { costOf, jobCost, leftOver, waitingFor } from './money';
+import { readyPlan } from './readyPlan';
 import { filmChecksOf, ledgerOf, pieceViews, type CoatView, type PieceView } from '@/shop/coatView';
-import { FieldReader } from './common/fieldReader';
-import { demoView, METRIC, NOW, plain, US } from './test/shop';
+import { FieldReader } from '@/features/common/fieldReader';
+import { demoView, METRIC, NOW, plain, US } from '@/features/test/shop';
 
 const shop = demoView();
 const views = pieceViews(shop, NOW);

@@ -1,8 +1,8 @@
 import { REFERENCES } from '@/core/trace';
 import { ComputeError } from '@/workers/client';
-import { drawingTrouble } from './survey/readSurvey';
-import { readTrace, startMarks, traceTrouble, type TraceDraft } from './survey/trace/traceModel';
-import { METRIC, plain } from './test/shop';
+import { drawingTrouble } from '../readSurvey';
+import { readTrace, startMarks, traceTrouble, type TraceDraft } from './traceModel';
+import { METRIC, plain } from '@/features/test/shop';
 
 describe('what is read beside a photo', () => {
   const photo = { file: new File([], 'x.png'), url: '', widthPx: 2000, heightPx: 1500 };

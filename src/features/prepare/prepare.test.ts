@@ -1,15 +1,21 @@
 import { placeTasks, planPrep, type PlacedTask } from '@/core/prep';
 import { facts, relief, area } from '@/core/prep/test/facts';
-import { amountText, explainDry, explainNeed, explainSum, packsText } from './common/prep/amounts';
-import { dayNeeds, daySheet, pieceNeeds, sumNeeds } from './common/prep/daySheet';
-import { daySheetPdf, plainText, wrap } from './common/prep/daySheetPdf';
+import {
+  amountText,
+  explainDry,
+  explainNeed,
+  explainSum,
+  packsText,
+} from '@/features/common/prep/amounts';
+import { dayNeeds, daySheet, pieceNeeds, sumNeeds } from '@/features/common/prep/daySheet';
+import { daySheetPdf, plainText, wrap } from '@/features/common/prep/daySheetPdf';
 import { dryingTasks, dueTasks, holdsOf, maskClocks, prepOf } from '@/shop/prepView';
-import { SCHOOL_FIELDS } from './common/prep/schools';
-import { CAUTION_WORDS, PROBLEM_WORDS, stateText } from './common/prep/words';
-import { localText, movedOrder, readAir, readDoneAt, taskGroups } from './prepare/model';
-import { stationsOf } from './prepare/stations';
-import { demoView, HOUR, METRIC, NOW, plain, US } from './test/shop';
-import { toDos } from './today/model';
+import { SCHOOL_FIELDS } from '@/features/common/prep/schools';
+import { CAUTION_WORDS, PROBLEM_WORDS, stateText } from '@/features/common/prep/words';
+import { localText, movedOrder, readAir, readDoneAt, taskGroups } from './model';
+import { stationsOf } from './stations';
+import { demoView, HOUR, METRIC, NOW, plain, US } from '@/features/test/shop';
+import { toDos } from '@/features/today/model';
 
 const shop = demoView();
 const piece = (name: string) => {

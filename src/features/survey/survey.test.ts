@@ -8,12 +8,7 @@ import {
 } from '@/core/geometry';
 import { plainArea, ledgerArea, measureArea } from '@/records/area';
 import { edgeHeightOf, edgeKindsOf, type Area } from '@/records/types';
-import {
-  areaExplanation,
-  bandExplanation,
-  edgeExplanation,
-  levelExplanation,
-} from './survey/explain';
+import { areaExplanation, bandExplanation, edgeExplanation, levelExplanation } from './explain';
 import {
   draftOf,
   emptyArea,
@@ -23,13 +18,13 @@ import {
   shapeTexts,
   sideCount,
   type AreaDraft,
-} from './survey/draft';
-import { freeOutline, planPoints, shapeNow } from '@/features/survey/readShape';
-import { drawnPath } from './survey/plan/drawing';
-import { pathD } from './survey/plan/pathD';
-import { fitView, gridStepM, toPlan, toScreen, zoomAbout, type View } from './survey/plan/planView';
-import { AREA_WORDS, edgeName, hasHeight, SHAPE_LABEL } from './survey/words';
-import { demoView, METRIC, US } from './test/shop';
+} from './draft';
+import { freeOutline, planPoints, shapeNow } from './readShape';
+import { drawnPath } from './plan/drawing';
+import { pathD } from './plan/pathD';
+import { fitView, gridStepM, toPlan, toScreen, zoomAbout, type View } from './plan/planView';
+import { AREA_WORDS, edgeName, hasHeight, SHAPE_LABEL } from './words';
+import { demoView, METRIC, US } from '@/features/test/shop';
 
 const size = { width: 640, height: 410 };
 const typed = (change: Partial<AreaDraft>): AreaDraft => ({

@@ -1,4 +1,4 @@
-import { INCLINOMETERS, ownSensor, simulatedInclinometer } from './common/devices/inclinometer';
+import { INCLINOMETERS, ownSensor, simulatedInclinometer } from './inclinometer';
 
 const globals = globalThis as unknown as Record<string, unknown>;
 const lean = (beta: number | null, gamma: number | null) =>

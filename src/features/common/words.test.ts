@@ -1,0 +1,49 @@
+import { CURING_STATES } from '@/core/resin';
+import { DEFECT_KINDS, SUPPORTS } from '@/records/types';
+import { pieceViews } from '@/shop/coatView';
+import { SUPPORT_HATCH } from './materials';
+import { sizeWords } from './PieceFrame';
+import { nextWords, STATE_FILL, STATE_WORDS } from './stateWords';
+import { DEFECT_GUIDE } from '@/core/inspect';
+import { demoView, METRIC, NOW, plain } from '../test/shop';
+
+const shop = demoView();
+const views = pieceViews(shop, NOW);
+
+describe('every word and pattern is there', () => {
+  it('for every state, no two filled alike', () => {
+    const states = ['planned', 'mixed', ...CURING_STATES] as const;
+    expect(new Set(states.map((s) => STATE_FILL[s])).size).toBe(states.length);
+    expect(new Set(states.map((s) => STATE_WORDS[s])).size).toBe(states.length);
+  });
+  it('for every support a hatch, for every defect a cause and a repair', () => {
+    for (const support of SUPPORTS) expect(SUPPORT_HATCH[support]).toMatch(/^url\(#hatch-/);
+    for (const kind of DEFECT_KINDS)
+      for (const words of Object.values(DEFECT_GUIDE[kind]))
+        expect(words.length).toBeGreaterThan(3);
+  });
+  it('never advises to coat over sticky resin', () => {
+    expect(DEFECT_GUIDE['soft spot'].repair).toContain('never coat over sticky resin');
+  });
+  it('what comes next for every coat of the demo', () => {
+    const words = views.flatMap((v) => v.coats).map(nextWords);
+    expect(words).toContain('stops flowing');
+    expect(words).toContain('recoat shuts');
+    expect(words).toContain('ready to mix');
+    expect(words).toContain('nothing left to wait for');
+  });
+  it('sizes of the demo pieces', () => {
+    const sizes = views.map((v) => v.areas[0] && plain(sizeWords(v.areas[0].shape, METRIC)));
+    expect(sizes).toEqual([
+      '110 × 60 mm',
+      '⌀ 380 mm',
+      '600 × 400 mm',
+      '8-sided, 150 mm across flats',
+      '900 × 240 mm',
+      '340 × 540 mm',
+      '140 × 162 mm',
+      '500 × 700 mm',
+      '⌀ 220 mm',
+    ]);
+  });
+});

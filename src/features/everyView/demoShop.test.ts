@@ -1,0 +1,90 @@
+import { demoView, HOUR, METRIC, NOW } from '../test/shop';
+import { holdsOf } from '@/shop/prepView';
+import { pieceViews } from '@/shop/coatView';
+import { clockText } from '../common/clockText';
+import { pieceWords } from '../pieces/model';
+import { stripItems } from '../shell/stripModel';
+import { lanes, toDos } from '../today/model';
+
+const shop = demoView();
+const views = pieceViews(shop, NOW);
+const piece = (name: string) => {
+  const view = views.find((v) => v.piece.name === name);
+  if (!view) throw new Error(name);
+  return view;
+};
+
+describe('the demo shop at the bench', () => {
+  it('has a piece in every kind of stage', () => {
+    const state = (name: string) => piece(name).top?.state ?? 'nothing poured';
+    expect(state('Signal-box board')).toBe('wet');
+    expect(state('Hall tiles')).toBe('leathery');
+    expect(state('Viaduct painting')).toBe('recoat open');
+    expect(state('Relief map')).toBe('sand first');
+    expect(state('Luggage label set')).toBe('fully cured');
+    expect(state('Timetable canvas')).toBe('nothing poured');
+  });
+
+  it('says what each waits for', () => {
+    expect(pieceWords(piece('Relief map'), NOW).waits).toBe('One defect to put right');
+    expect(pieceWords(piece('Timetable canvas'), NOW).waits).toBe('Skim can be mixed');
+    const canvas = piece('Timetable canvas');
+    const held = holdsOf(shop, canvas.piece, canvas.upcoming?.coat.id ?? '', NOW);
+    expect(
+      pieceWords(
+        canvas,
+        NOW,
+        held.filter((t) => t.state === 'drying'),
+      ).waits,
+    ).toMatch(/^Skim: mend the tear from the back, drying until Wed \d\d:\d\d$/);
+    expect(pieceWords(canvas, NOW, held.slice(0, 1)).state).toBe('nothing poured yet');
+    expect(pieceWords(piece('Luggage label set'), NOW).waits).toBe('Nothing: ready to hand over');
+    // Poured 11 h ago at 22 °C, recoat shuts at 14 ripe hours: 3 h from now.
+    expect(pieceWords(piece('Viaduct painting'), NOW).waits).toBe(
+      `Flood 2: pour before ${clockText(NOW + 3 * HOUR, NOW)}, no sanding`,
+    );
+  });
+
+  it('orders the bench strip by what happens first', () => {
+    const items = stripItems(shop, NOW);
+    expect(items.map((i) => `${i.title}: ${i.text.split(' · ')[0]}`)).toEqual([
+      'Relief map: mask past its limit 10:30',
+      'Hall tiles × 8: leathery',
+      'Viaduct painting: recoat open',
+      'Signal-box board: wet',
+      'Hall tiles × 8: take the mask off',
+      'Relief map: sand first',
+      'Signal-box board: mask on',
+    ]);
+    const times = items.map((i) => i.atMs);
+    expect(times).toEqual([...times].sort((a, b) => a - b));
+  });
+
+  it('lists what to do: limits first, then any time, then what cannot begin yet', () => {
+    const list = toDos(shop, NOW, METRIC);
+    const due = list.filter((t) => t.dueMs !== null).map((t) => t.dueMs ?? 0);
+    expect(due).toEqual([...due].sort((a, b) => a - b));
+    expect(list.slice(0, due.length).every((t) => t.dueMs !== null)).toBe(true);
+    expect(list.map((t) => t.title)).toContain('Flood 2, Viaduct painting');
+    expect(list.find((t) => t.title === 'Put right, Relief map')).toBeDefined();
+    expect(list.find((t) => t.title.includes('Luggage'))).toBeUndefined();
+  });
+
+  it('draws a lane for each curing piece, its bands without overlap', () => {
+    const drawn = lanes(shop, NOW, NOW - 4 * HOUR, NOW + 20 * HOUR);
+    expect(drawn.map((l) => l.title)).toEqual([
+      'Relief map',
+      'Viaduct painting',
+      'Hall tiles',
+      'Signal-box board',
+      'Timetable canvas',
+    ]);
+    const canvas = drawn.at(-1)?.bands ?? [];
+    expect(canvas.map((b) => [b.label, b.beside])).toEqual([['drying', false]]);
+    expect(drawn.find((l) => l.title === 'Hall tiles')?.bands.some((b) => b.beside)).toBe(true);
+    for (const bands of drawn.map((l) => l.bands.filter((b) => !b.beside)))
+      bands
+        .slice(1)
+        .forEach((band, i) => expect(band.fromMs).toBeGreaterThanOrEqual(bands[i]?.toMs ?? 0));
+  });
+});

@@ -1,0 +1,33 @@
+import { parseTimeOfDay, draftOfSettings, readSettings } from './model';
+import { DEFAULT_SETTINGS } from '@/records/types';
+import { METRIC } from '../test/shop';
+
+describe('settings form', () => {
+  const draft = draftOfSettings(DEFAULT_SETTINGS, METRIC);
+  it('writes and reads the same settings', () => {
+    // When the shop was last saved to a file is noted by that act, not told in the form.
+    const told = Object.fromEntries(
+      Object.entries(DEFAULT_SETTINGS).filter(([name]) => name !== 'lastBackupMs'),
+    );
+    expect(readSettings(draft, METRIC)).toEqual({
+      ok: true,
+      value: { ...told, roomTemperatureK: expect.closeTo(295.15, 9) },
+    });
+  });
+  it.each([
+    ['7:30', 450],
+    ['07.05', 425],
+    ['7', 420],
+    ['24:00', 1440],
+    ['24:01', null],
+    ['7:60', null],
+    ['noon', null],
+    ['', null],
+  ])('time of day %p', (text, minutes) => expect(parseTimeOfDay(text)).toBe(minutes));
+  it('closing must be later than opening', () => {
+    expect(readSettings({ ...draft, opens: '18:30', closes: '18:30' }, METRIC)).toMatchObject({
+      ok: false,
+      errors: { closes: 'Must be later than it opens.' },
+    });
+  });
+});
