@@ -57,6 +57,9 @@ export const LOAD_DEMO = 'load the demo shop';
 /** The same act with the same data within this time of the one before is a double tap: it is stored once. */
 const DOUBLE_MS = 700;
 
+/** The first screen stands for this long before what checks rows is fetched, unless a hand comes first, ms. */
+const VALIDATION_MS = 2000;
+
 interface Done {
   readonly action: string;
   readonly kept: unknown;
@@ -72,8 +75,15 @@ export function ActProvider({ children }: { children: ReactNode }) {
   const last = useRef<Done | null>(null);
   const untilStored = useLeaveGuard(failure !== null);
   useEffect(() => {
-    const timer = setTimeout(() => void loadValidation().then((m) => m.warmSchemas()), 400);
-    return () => clearTimeout(timer);
+    // Fetched before the first write needs it, but not while the first screen is on its way.
+    const load = () => void loadValidation().then((m) => m.warmSchemas());
+    const timer = setTimeout(load, VALIDATION_MS);
+    const hands = ['pointerdown', 'keydown'] as const;
+    for (const hand of hands) window.addEventListener(hand, load, { once: true });
+    return () => {
+      clearTimeout(timer);
+      for (const hand of hands) window.removeEventListener(hand, load);
+    };
   }, []);
   const run: Act = useCallback(
     async (action, work, kept = null) => {
