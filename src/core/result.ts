@@ -9,7 +9,8 @@ export type IssueCode =
   | 'out-of-order'
   | 'does-not-fit'
   | 'not-allowed'
-  | 'unknown-name';
+  | 'unknown-name'
+  | 'not-converged';
 
 export interface Allowed {
   readonly min?: number;

@@ -1,3 +1,4 @@
+import { converged, rootBetween, type Side } from '../numeric';
 import { assert } from '../result';
 import { logBesselI } from './bessel';
 import { isEdgeAngle } from './puddle';
@@ -88,45 +89,38 @@ function profile(kind: Kind, logC: number, angle: number, steps: number): State 
   return [fine[0] + (fine[0] - coarse[0]) / 15, fine[1] + (fine[1] - coarse[1]) / 15];
 }
 
-/** The apex curvature that puts the edge at `x`: bracketed, then false position (Illinois). */
+/** Miss of the edge over its distance that counts as none. */
+const EDGE_TOLERANCE = 1e-9;
+
+/**
+ * The apex curvature that puts the edge at `x`, and the height there, in capillary lengths.
+ * @throws RangeError when it is not found
+ */
 function apexFor(
   kind: Kind,
   x: number,
   angle: number,
   steps: number,
 ): { logC: number; height: number } {
-  const missAt = (logC: number) => {
-    const [reach, height] = profile(kind, logC, angle, steps);
-    return { miss: reach - x, height };
+  let height = NaN;
+  const miss = (logC: number): Side => {
+    const [reach, z] = profile(kind, logC, angle, steps);
+    height = z;
+    return { x: logC, y: reach - x };
   };
   // Small: x C = θ of a cap; wide: C falls with e^−x.
-  let low = Math.log(Math.min(angle, 1)) - x - 6;
-  let high = Math.log(angle / x) + 4;
-  let [atLow, atHigh] = [missAt(low).miss, missAt(high).miss];
-  assert(atLow > 0 && atHigh < 0, 'dome: no bracket', { kind, x, angle });
-  for (let i = 0; i < 80; i += 1) {
-    const logC = (low * atHigh - high * atLow) / (atHigh - atLow);
-    const { miss, height } = missAt(logC);
-    if (Math.abs(miss) < 1e-9 * x) return { logC, height };
-    if (miss > 0) {
-      low = logC;
-      atLow = miss;
-      atHigh /= 2;
-    } else {
-      high = logC;
-      atHigh = miss;
-      atLow /= 2;
-    }
-  }
-  const logC = (low + high) / 2;
-  return { logC, height: missAt(logC).height };
+  const low = miss(Math.log(Math.min(angle, 1)) - x - 6);
+  const high = miss(Math.log(angle / x) + 4);
+  const found = rootBetween((logC) => miss(logC).y, low, high, { tolerance: EDGE_TOLERANCE * x });
+  const logC = converged(found, `dome on a ${kind}`);
+  return { logC, height };
 }
 
 /**
  * Dome on a disc, exact.
  * @param diameterM > 0 @param angleRad angle at the rim, 0…π/2 @param lengthM capillary length, m @param steps of the integration
  * @returns centre height and mean, m, and volume, m³
- * @throws RangeError outside those intervals
+ * @throws RangeError outside those intervals, or when the solver does not converge
  * Source: Young–Laplace with gravity, integrated over the surface's angle; volume from the balance of
  *   forces, V = π a² (2 c lc² + H) − 2 π a lc² sin θ.
  */
@@ -156,7 +150,7 @@ export function domeDisc(
  * Dome on a long strip, exact.
  * @param widthM > 0 @param angleRad angle at both edges, 0…π/2 @param lengthM capillary length, m @param steps of the integration
  * @returns centre height and mean, m, and section, m²
- * @throws RangeError outside those intervals
+ * @throws RangeError outside those intervals, or when the solver does not converge
  * Source: as `domeDisc`, one curvature; section = w (c lc² + H) − 2 lc² sin θ.
  */
 export function domeStrip(widthM: number, angleRad: number, lengthM: number, steps = STEPS): Dome {

@@ -1,4 +1,4 @@
-import { extent } from '../numeric';
+import { conjugateGradient, extent, type Outcome, type Solved } from '../numeric';
 import { assert } from '../result';
 
 type Point = readonly [x: number, y: number];
@@ -22,6 +22,10 @@ export interface DomeField {
   readonly cells: number;
   /** Integral of the shares, in cells: over the area of the outline it is their mean. */
   readonly volume: number;
+  /** How the solver ended, after how many steps, and what it left. */
+  readonly outcome: Outcome;
+  readonly steps: number;
+  readonly residual: number;
 }
 
 interface Crossing {
@@ -196,30 +200,20 @@ const dot = (a: Float64Array, b: Float64Array): number => {
   return s;
 };
 
-/** Conjugate gradients for A x = room. */
-function solve(system: System, tolerance: number): Float64Array {
-  const n = system.diagonal.length;
-  const x = new Float64Array(n);
-  const r = Float64Array.from(system.room);
-  const [z, p, q] = [new Float64Array(n), new Float64Array(n), new Float64Array(n)];
+/** Root mean square of what the solver leaves, of a right side of about one. */
+const TOLERANCE = 1e-7;
+
+/** A x = room. */
+function solve(system: System): Solved<Float64Array> {
   const root = factor(system);
-  precondition(system, root, r, z);
-  p.set(z);
-  let rz = dot(r, z);
-  const goal = tolerance * Math.sqrt(n);
-  for (let k = 0; k < 500 && Math.sqrt(dot(r, r)) > goal; k += 1) {
-    multiply(system, p, q);
-    const alpha = rz / dot(p, q);
-    for (let i = 0; i < n; i += 1) {
-      x[i] = (x[i] ?? 0) + alpha * (p[i] ?? 0);
-      r[i] = (r[i] ?? 0) - alpha * (q[i] ?? 0);
-    }
-    precondition(system, root, r, z);
-    const next = dot(r, z);
-    for (let i = 0; i < n; i += 1) p[i] = (z[i] ?? 0) + (next / rz) * (p[i] ?? 0);
-    rz = next;
-  }
-  return x;
+  return conjugateGradient(
+    {
+      multiply: (x, out) => multiply(system, x, out),
+      precondition: (r, out) => precondition(system, root, r, out),
+    },
+    system.room,
+    { tolerance: TOLERANCE },
+  );
 }
 
 /** Lays the grid evenly about the outline, so that a symmetric one stays so. */
@@ -253,7 +247,7 @@ function layGrid(sides: readonly FieldSide[], cellM: number): Grid {
  * Film on any outline over its height far from the rim: u − lc² ∇²u = 1, u = 0 on the rim, level at walls.
  * @param sides closed outline and holes, m, in any order @param lengthM capillary length, m, > 0
  * @param cellM side of a cell, m; four tenths of the capillary length is good to 0.1 %
- * @returns shares of the height on a grid, and their mean
+ * @returns shares of the height on a grid, and their mean, with how the solver ended: only `converged` is the film
  * @throws RangeError on a size that is not above zero, or a grid without a cell inside
  * Source: linear capillary statics; cut links (Gibou et al. 2002) with the room of each cut cell, preconditioned
  *   conjugate gradients with a modified incomplete Cholesky factor (from memory). Against the closed form of the rectangle.
@@ -264,7 +258,7 @@ export function domeField(sides: readonly FieldSide[], lengthM: number, cellM: n
   const { columns, rows, xs, ys, index, cells } = grid;
   assert(cells > 0, 'domeField: no cell inside', { columns, rows });
   const system = assemble(grid, (lengthM / cellM) ** 2);
-  const u = solve(system, 1e-7);
+  const { value: u, outcome, steps, residual } = solve(system);
   const shares = new Float64Array(columns * rows);
   const rooms = new Float64Array(columns * rows);
   for (let i = 0; i < index.length; i += 1) {
@@ -283,5 +277,6 @@ export function domeField(sides: readonly FieldSide[], lengthM: number, cellM: n
     rooms,
     cells,
     volume: dot(system.room, u) + dot(system.bend, u),
+    ...{ outcome, steps, residual },
   };
 }

@@ -7,6 +7,7 @@ import {
   type DomeOutline,
 } from '../capillary';
 import { measureShape, shapeSides, type Point, type Shape } from '../geometry';
+import { converged, rootBetween, type Side } from '../numeric';
 import { mixDensity, type ResinSheet } from '../resin';
 import { assert } from '../result';
 
@@ -103,8 +104,8 @@ const SEEK_STEPS = 20;
 /**
  * Angle at which a dome has a height in its middle, or a mean.
  * @param wantedM m, > 0 @returns rad, or null where even an upright rim does not hold it
- * @throws RangeError when nothing is wanted
- * Source: secants on the dome, which grows smoothly with the angle; from the closed form where it is exact.
+ * @throws RangeError when nothing is wanted, or the solver does not converge
+ * Source: false position on the dome, which grows smoothly with the angle, from the height of a puddle.
  */
 export function angleFor(
   shape: DomeShape,
@@ -118,17 +119,22 @@ export function angleFor(
     (discM === null ? domeOn(shape, angle, lengthM) : domeDisc(discM, angle, lengthM, SEEK_STEPS))[
       which
     ] - wantedM;
-  const upright = Math.PI / 2;
-  if (domeOn(shape, upright, lengthM)[which] < wantedM) return null;
-  // A puddle of that height is a good first guess: 2 lc sin(θ/2).
-  const guess = 2 * Math.asin(Math.min(0.7, wantedM / (2 * lengthM)));
-  let [a, b] = [Math.min(guess, 1.4), Math.min(guess, 1.4) * 1.08 + 1e-3];
-  let [atA, atB] = [at(a), at(b)];
-  for (let i = 0; i < 12 && Math.abs(atB) > 1e-6 * wantedM; i += 1) {
-    const next = Math.min(upright, Math.max(b / 3, b - (atB * (b - a)) / (atB - atA)));
-    if (next === b) break;
-    [a, atA] = [b, atB];
-    [b, atB] = [next, at(next)];
-  }
-  return b;
+  const upright: Side = { x: Math.PI / 2, y: domeOn(shape, Math.PI / 2, lengthM)[which] - wantedM };
+  if (upright.y < 0) return null;
+  const tolerance = 1e-6 * wantedM;
+  // A puddle of that height is a good first guess: 2 lc sin(θ/2). The root lies a little to one side of it.
+  const guess = Math.min(2 * Math.asin(Math.min(0.7, wantedM / (2 * lengthM))), 1.4);
+  const near: Side = { x: guess, y: at(guess) };
+  if (Math.abs(near.y) <= tolerance) return near.x;
+  if (near.y > 0)
+    return converged(rootBetween(at, { x: 0, y: -wantedM }, near, { tolerance }), 'angleFor');
+  const beyond = Math.min(upright.x, guess * 1.25);
+  const over: Side = { x: beyond, y: at(beyond) };
+  // The coarser steps of the search may just miss what the upright rim holds.
+  if (over.y < 0 && beyond === upright.x) return upright.x;
+  const solved =
+    over.y >= 0
+      ? rootBetween(at, near, over, { tolerance })
+      : rootBetween(at, over, upright, { tolerance });
+  return converged(solved, 'angleFor');
 }

@@ -45,8 +45,8 @@ const FINEST = 0.4;
 /**
  * Solves the shape of a film on any outline.
  * @param input lengths in m; `cells` 200 to 200,000
- * @returns shares of the mean on a grid; the faults of the shape, `out-of-range`, or `does-not-fit` when walls and
- *   sides differ in number or the outline is too thin for its size
+ * @returns shares of the mean on a grid; the faults of the shape, `out-of-range`, `does-not-fit` when walls and
+ *   sides differ in number or the outline is too thin for its size, or `not-converged`
  * Source: `domeField`; parts kept bare are taped, so they are walls.
  */
 export function filmField({ shape, walls, lengthM, cells }: FieldInput): Result<FilmField> {
@@ -87,6 +87,8 @@ export function filmField({ shape, walls, lengthM, cells }: FieldInput): Result<
     wall: true,
   }));
   const field = domeField([...ends, ...bare], lengthM, cellM);
+  if (field.outcome !== 'converged')
+    return fail({ code: 'not-converged', path: ['shape'], value: field.outcome });
   return ok(normalised(field, areaM2));
 }
 

@@ -42,6 +42,8 @@ export function issueText(issue: Issue, quantity: Quantity, format: Format): str
       return `Does not fit: at most ${format.show(issue.allowed?.max ?? NaN, quantity).text}.`;
     case 'out-of-range':
       return range(issue, quantity, format);
+    case 'not-converged':
+      return 'No answer was found: the outline is too odd for the solver.';
     case 'not-allowed':
     case 'unknown-name':
       return 'Not allowed here.';

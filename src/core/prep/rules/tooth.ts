@@ -39,8 +39,21 @@ interface Tooth {
   readonly window?: { readonly opensMs: number; readonly shutsMs: number };
 }
 
+/** Several rules ask for the tooth of the same coats. */
+const known = new WeakMap<PrepContext, Map<string, Tooth | null>>();
+
 /** Where a coat needs tooth, or why not yet; null when there is nothing to key. */
 function toothOf(facts: PrepContext, coat: PrepCoat): Tooth | null {
+  const here = known.get(facts) ?? new Map<string, Tooth | null>();
+  known.set(facts, here);
+  const found = here.get(coat.id);
+  if (found !== undefined) return found;
+  const tooth = findTooth(facts, coat);
+  here.set(coat.id, tooth);
+  return tooth;
+}
+
+function findTooth(facts: PrepContext, coat: PrepCoat): Tooth | null {
   const areas = facts.areasOf(coat);
   const under = below(facts, coat);
   const always = facts.schools.recoat === 'always sand';
