@@ -34,12 +34,22 @@ describe('air of the room', () => {
     expect(vapourDeficit(air, dewPoint(air) - 1)).toBeLessThan(0);
   });
 
+  it('holds at the very ends of its intervals', () => {
+    // 6.112 hPa at the ice point by definition of the form; saturated air is at its dew point; dry air gives all.
+    expect(saturationPressure(273.15)).toBeCloseTo(611.2, 6);
+    expect(saturationPressure(333.15) / psychrolib.GetSatVapPres(60)).toBeCloseTo(1, 1);
+    expect(dewPoint({ temperatureK: 20 + K, humidity: 1 })).toBeCloseTo(20 + K, 9);
+    const dry = { temperatureK: 20 + K, humidity: 0 };
+    expect(vapourDeficit(dry)).toBe(saturationPressure(20 + K));
+  });
+
   it('refuses what is no air', () => {
     for (const bad of [NaN, -0.1, 1.1]) {
       expect(() => vapourDeficit({ temperatureK: 295, humidity: bad })).toThrow(RangeError);
       expect(() => dewPoint({ temperatureK: 295, humidity: bad })).toThrow(RangeError);
     }
-    expect(() => saturationPressure(200)).toThrow(RangeError);
+    for (const bad of [200, 273.14, 333.16, NaN])
+      expect(() => saturationPressure(bad)).toThrow(RangeError);
     expect(() => dewPoint({ temperatureK: 295, humidity: 0 })).toThrow(RangeError);
   });
 });

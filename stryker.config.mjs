@@ -1,0 +1,19 @@
+// `npm run mutation [folder …]`: changes an operator or a number in the computation and looks whether a test notices.
+// Outside `npm test`: a folder takes minutes. Folders come from the command line, all of them when none is named.
+
+/** @type {import('@stryker-mutator/api/core').PartialStrykerOptions} */
+export default {
+  testRunner: 'jest',
+  jest: { configFile: 'jest.mutation.config.mjs', enableFindRelatedTests: true },
+  coverageAnalysis: 'perTest',
+  mutator: { excludedMutations: ['StringLiteral', 'ObjectLiteral', 'ArrayDeclaration'] },
+  ignoreStatic: true,
+  thresholds: { high: 95, low: 85, break: 85 },
+  concurrency: 2,
+  timeoutMS: 20_000,
+  reporters: ['clear-text', 'json'],
+  jsonReporter: { fileName: 'test-results/mutation.json' },
+  clearTextReporter: { allowColor: false, logTests: false },
+  tempDirName: '.tmp/mutation',
+  cleanTempDir: 'always',
+};
