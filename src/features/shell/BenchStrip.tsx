@@ -9,7 +9,7 @@ import { Outline } from '../common/Outline';
 import { STATE_FILL } from '../common/stateWords';
 import { useFormat } from '../common/useFormat';
 import { RowTroubles } from '../common/trouble';
-import { readStrip, type StripItem } from './stripModel';
+import { readStrip, roomWords, type StripItem } from './stripModel';
 
 const saysTheSame = (a: { item: StripItem }, b: { item: StripItem }): boolean =>
   equal({ ...a.item, atMs: 0 }, { ...b.item, atMs: 0 });
@@ -97,7 +97,7 @@ export function BenchStrip() {
               {show(shop.settings.roomTemperatureK, 'temperature').text}
             </Figure>
             <Box fontSize="xs" color="ink2">
-              room, as set
+              {roomWords(shop, now)}
             </Box>
           </Box>
         </Flex>

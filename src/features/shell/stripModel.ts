@@ -137,5 +137,16 @@ export function readStrip(shop: Shop, nowMs: number): Strip {
   return { items, troubles: [...wet.troubles, ...views.troubles, ...clocks.troubles] };
 }
 
+/** How the room's temperature became known: read at an instant, or only set. */
+export function roomWords(
+  { air, settings }: Pick<Shop, 'air' | 'settings'>,
+  nowMs: number,
+): string {
+  const newest = air.at(-1);
+  return newest?.temperatureK === settings.roomTemperatureK
+    ? `room, read ${clockText(newest.fromMs, nowMs)}`
+    : 'room, as set';
+}
+
 export const stripItems = (shop: Shop, nowMs: number): readonly StripItem[] =>
   readStrip(shop, nowMs).items;
