@@ -39,4 +39,4 @@ export const lastAct = async (db: ShopDb, batchId: string) =>
   standingActs(await db.log.where('batchId').equals(batchId).toArray()).at(-1)?.id ?? '';
 
 export const kinds = async (db: ShopDb) =>
-  (await db.log.orderBy('atMs').toArray()).map((e) => e.kind);
+  (await db.log.orderBy('seq').toArray()).map((e) => e.kind);

@@ -5,7 +5,7 @@ import { CENTRE_CUT, measureShape, type CutLine } from '@/core/geometry';
 import { buildUp, filmAreas } from '@/core/coat';
 import type { Area } from '@/records/types';
 import type { CoatView, PieceView } from '@/shop/coatView';
-import { SectionDrawing } from '@/features/common/section';
+import { SectionDrawing } from './section';
 import { Panel } from '@/ui/Panel';
 import { ThicknessMap } from './ThicknessMap';
 import type { CoatEdit } from './useCoatEdit';

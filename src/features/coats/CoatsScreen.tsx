@@ -3,7 +3,7 @@ import { Flex, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { PieceView } from '@/shop/coatView';
 import { PieceFrame } from '@/features/common/PieceFrame';
-import { SectionDrawing } from '@/features/common/section';
+import { SectionDrawing } from './section';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import { CoatDesk } from './CoatDesk';

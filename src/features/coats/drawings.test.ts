@@ -1,7 +1,7 @@
 import { filmField } from '@/core/coat';
 import { stacked } from '@/core/coat/test/stacked';
 import { contourLevels, drawMap, MAP, mapScale } from './mapModel';
-import { layoutSection, wallPath } from '@/features/common/section';
+import { layoutSection, wallPath } from './section';
 
 describe('the map from above', () => {
   const shape = { kind: 'disc', diameterM: 0.1 } as const;

@@ -1,7 +1,7 @@
 import { ActionError, StaleActionError } from '@/data/errors';
 import { failureWords, openingTroubleWords } from '../shell/failureWords';
 import { demoView, METRIC, NOW, US } from '../test/shop';
-import { fieldWords, valueWords } from './conflictWords';
+import { fieldWords, valueWords } from '@/features/shell/conflictWords';
 import { backupReminder, backupWords, bytesText } from './keeping';
 
 const DAY = 86_400_000;

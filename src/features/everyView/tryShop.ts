@@ -19,7 +19,7 @@ import {
   type CoatView,
   type PieceView,
 } from '@/shop/coatView';
-import { daySheet } from '../common/prep/daySheet';
+import { daySheet } from '@/features/prepare/daySheet';
 import { holdsOf, prepOf } from '@/shop/prepView';
 import { each, RowTrouble } from '@/shop/rowTrouble';
 import { formatOf, type Format } from '../common/useFormat';

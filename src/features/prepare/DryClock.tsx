@@ -3,7 +3,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { PlacedTask, Removal } from '@/core/prep';
 import { clockText, spanText } from '@/features/common/clockText';
 import { Explained } from '@/features/common/Explained';
-import { explainDry } from '@/features/common/prep/amounts';
+import { explainDry } from './amounts';
 import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';
 

@@ -4,7 +4,7 @@ import type { PrepSchools } from '@/core/prep';
 import { useAct, useShop } from '@/data/hooks';
 import type { Piece } from '@/records/types';
 import { choosePieceSchools } from '@/data/repos/prep';
-import { SCHOOL_FIELDS } from '@/features/common/prep/schools';
+import { SCHOOL_FIELDS } from '@/features/common/schools';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 

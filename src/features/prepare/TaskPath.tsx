@@ -4,7 +4,7 @@ import { Ban, Check, Clock, Droplets, Ellipsis, Lock, RotateCcw, SkipForward } f
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { PlacedTask, TaskState } from '@/core/prep';
-import { stateText } from '@/features/common/prep/words';
+import { stateText } from './words';
 import { Button } from '@/ui/Button';
 import { focusRing } from '@/ui/touch';
 import type { TaskGroup } from './model';

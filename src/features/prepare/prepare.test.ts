@@ -1,17 +1,11 @@
 import { placeTasks, planPrep, type PlacedTask } from '@/core/prep';
 import { facts, relief, area } from '@/core/prep/test/facts';
-import {
-  amountText,
-  explainDry,
-  explainNeed,
-  explainSum,
-  packsText,
-} from '@/features/common/prep/amounts';
-import { dayNeeds, daySheet, pieceNeeds, sumNeeds } from '@/features/common/prep/daySheet';
-import { daySheetPdf, plainText, wrap } from '@/features/common/prep/daySheetPdf';
+import { amountText, explainDry, explainNeed, explainSum, packsText } from './amounts';
+import { dayNeeds, daySheet, pieceNeeds, sumNeeds } from './daySheet';
+import { daySheetPdf, plainText, wrap } from './daySheetPdf';
 import { dryingTasks, dueTasks, holdsOf, maskClocks, prepOf } from '@/shop/prepView';
-import { SCHOOL_FIELDS } from '@/features/common/prep/schools';
-import { CAUTION_WORDS, PROBLEM_WORDS, stateText } from '@/features/common/prep/words';
+import { SCHOOL_FIELDS } from '@/features/common/schools';
+import { CAUTION_WORDS, PROBLEM_WORDS, stateText } from './words';
 import { localText, movedOrder, readAir, readDoneAt, taskGroups } from './model';
 import { stationsOf } from './stations';
 import { demoView, HOUR, METRIC, NOW, plain, US } from '@/features/test/shop';

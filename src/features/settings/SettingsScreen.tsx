@@ -5,7 +5,7 @@ import { useForm, type UseFormRegister } from 'react-hook-form';
 import { LOAD_DEMO, useAct, useShop } from '@/data/hooks';
 import { saveSettings } from '@/data/repos/bench';
 import { reserveOptions } from '@/features/common/reserves';
-import { SCHOOL_FIELDS } from '@/features/common/prep/schools';
+import { SCHOOL_FIELDS } from '@/features/common/schools';
 import { resolverOf } from '@/features/common/formErrors';
 import { loadDemo } from '@/features/common/loadDemo';
 import { useFormat } from '@/features/common/useFormat';

@@ -4,7 +4,7 @@ import { isRefusal, type FieldConflict } from '@/data/errors';
 import { useReadTrouble, useWriteFailure } from '@/data/hooks';
 import { Button } from '@/ui/Button';
 import { saveFile } from '@/ui/saveFile';
-import { fieldWords, valueWords } from '../common/conflictWords';
+import { fieldWords, valueWords } from './conflictWords';
 import { useFormat } from '../common/useFormat';
 import { failureWords } from './failureWords';
 

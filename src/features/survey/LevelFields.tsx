@@ -3,7 +3,7 @@ import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
 import { propLifts, propsCarry, shapeBox, steepest, type Tilt } from '@/core/geometry';
 import type { LevelReading } from '@/records/types';
-import { INCLINOMETERS, type Inclinometer } from '@/features/common/devices/inclinometer';
+import { INCLINOMETERS, type Inclinometer } from '@/devices/inclinometer';
 import { Explained } from '@/features/common/Explained';
 import { FieldReader } from '@/features/common/fieldReader';
 import { Button } from '@/ui/Button';

@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { CENTRE_CUT, cutShape, type CutLine } from '@/core/geometry';
 import { INCH_M } from '@/core/units';
 import { edgeHeightOf, edgeKindsOf, type Area, type Support } from '@/records/types';
-import { SUPPORT_HATCH } from '../materials';
-import { STATE_FILL, STATE_WORDS } from '../stateWords';
-import { useFormat, type Format } from '../useFormat';
+import { SUPPORT_HATCH } from '@/features/common/materials';
+import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
+import { useFormat, type Format } from '@/features/common/useFormat';
 import { Dimensions } from './Dimensions';
 import { Handle } from './Handle';
 import {

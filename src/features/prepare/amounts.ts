@@ -8,7 +8,7 @@ import {
   type PlacedTask,
 } from '@/core/prep';
 import { formatIn } from '@/core/units';
-import type { Format } from '../useFormat';
+import type { Format } from '@/features/common/useFormat';
 
 /** An amount as it is bought and cut: tape in metres or feet, the rest in the shop's units. */
 export function amountText(

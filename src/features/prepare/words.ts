@@ -1,5 +1,5 @@
 import type { CautionName, PlacedTask, ProblemName, Removal } from '@/core/prep';
-import { clockText } from '../clockText';
+import { clockText } from '@/features/common/clockText';
 
 /** What contradicts at a task, and what to do about it. */
 export const PROBLEM_WORDS: Readonly<Record<ProblemName, string>> = {

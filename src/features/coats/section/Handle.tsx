@@ -1,6 +1,6 @@
 'use client';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { useFormat } from '../useFormat';
+import { useFormat } from '@/features/common/useFormat';
 
 interface Props {
   readonly name: string;

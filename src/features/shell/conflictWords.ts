@@ -1,6 +1,6 @@
 import type { Quantity } from '@/core/units';
 import { format as formatDate } from 'date-fns';
-import type { Format } from './useFormat';
+import type { Format } from '@/features/common/useFormat';
 
 /** Units that stand at the end of a field's name, the longest first. */
 const SUFFIXES: readonly (readonly [RegExp, Quantity])[] = [

@@ -1,5 +1,5 @@
 import { formatInchFraction, INCH_M } from '@/core/units';
-import { useFormat } from '../useFormat';
+import { useFormat } from '@/features/common/useFormat';
 import { labelHeights, type SectionLamina, type SectionLayout } from './layout';
 import { SvgText } from '@/ui/SvgText';
 
