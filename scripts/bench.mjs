@@ -14,7 +14,7 @@ import {
 import { writeFigures } from './lib/figures.mjs';
 import { largeShopRows } from './lib/large.mjs';
 import { loadTs, markPhoto } from './lib/loadTs.mjs';
-import { median, STEPS, walk } from './lib/taps.mjs';
+import { median, STEPS, walk, watchLongTasks } from './lib/taps.mjs';
 
 ensureInstalled();
 ensureChromium();
@@ -81,12 +81,7 @@ async function traceLarge() {
   const photo = photoFile(7, width);
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   const page = await context.newPage();
-  await page.addInitScript(() => {
-    window.longTasks = [];
-    new PerformanceObserver((list) =>
-      window.longTasks.push(...list.getEntries().map((e) => e.duration)),
-    ).observe({ entryTypes: ['longtask'] });
-  });
+  await watchLongTasks(page);
   await page.goto(`${origin}/pieces/new`);
   await markPhoto(page, photo, width);
   await page.evaluate(() => (window.longTasks.length = 0));

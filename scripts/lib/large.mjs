@@ -2,7 +2,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { loadTs } from './loadTs.mjs';
-import { settableTime, walkSteps, WET_STEPS } from './taps.mjs';
+import { settableTime, walkSteps, watchLongTasks, WET_STEPS } from './taps.mjs';
 
 const PLACES = [
   ['Pieces', 'Pieces'],
@@ -50,12 +50,7 @@ export async function largeShopRows(browser, origin, pieces = 1000) {
   writeFileSync(file, text);
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   const page = await context.newPage();
-  await page.addInitScript(() => {
-    window.longTasks = [];
-    new PerformanceObserver((list) =>
-      window.longTasks.push(...list.getEntries().map((e) => e.duration)),
-    ).observe({ entryTypes: ['longtask'] });
-  });
+  await watchLongTasks(page);
   await settableTime(page);
   const longest = () =>
     page.evaluate(() => Math.max(0, ...window.longTasks.splice(0, window.longTasks.length)));

@@ -82,3 +82,12 @@ export async function walk(browser, origin) {
   await context.close();
   return taps;
 }
+
+/** Keeps the lengths of the page's tasks over 50 ms in `window.longTasks`, ms. */
+export const watchLongTasks = (page) =>
+  page.addInitScript(() => {
+    window.longTasks = [];
+    new PerformanceObserver((list) =>
+      window.longTasks.push(...list.getEntries().map((e) => e.duration)),
+    ).observe({ entryTypes: ['longtask'] });
+  });

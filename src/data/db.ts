@@ -17,10 +17,10 @@ export interface ReplacingTransaction extends Transaction {
 
 function keepAppendOnly(db: ShopDb): void {
   db.log.hook('updating', () => {
-    throw new Error('The log is append-only: add a correction instead of changing an entry.');
+    throw new ActionError('append-only', { act: 'change' });
   });
   db.log.hook('deleting', (_key, _row, transaction: ReplacingTransaction) => {
-    if (!transaction.replacingShop) throw new Error('The log is append-only: entries stay.');
+    if (!transaction.replacingShop) throw new ActionError('append-only', { act: 'delete' });
   });
 }
 

@@ -8,6 +8,8 @@ export interface Refusals {
   readonly 'no room for a copy': { readonly version: number };
   /** Bringing an old shop up to date failed; nothing of it was changed. */
   readonly 'upgrade failed': { readonly version: number; readonly reason: string };
+  /** An entry of the log was to be changed or deleted: it is append-only. */
+  readonly 'append-only': { readonly act: 'change' | 'delete' };
   /** Two people changed the same fields. */
   readonly conflict: { readonly fields: readonly FieldConflict[] };
 }

@@ -12,8 +12,18 @@ import {
   TOOTH_SCHOOLS,
 } from '@/core/prep';
 import { ROOM_LIMITS_K } from '@/core/resin';
-import { INSTANT_LIMITS_MS } from '@/core/units';
 import { intended, price } from './coatSchemas';
+import {
+  id,
+  maybeId,
+  text,
+  name,
+  number,
+  instant,
+  maybeInstant,
+  weighedBy,
+  mass,
+} from './joiParts';
 import {
   AREA_KINDS,
   COAT_KINDS,
@@ -25,26 +35,8 @@ import {
   RELIEF_KINDS,
   SUPPORTS,
   SURFACES,
-  WEIGHED_BY,
   type TableName,
 } from './types';
-
-/** Letters, digits and the two dashes: safe as a part of an address, a file name or an attribute. */
-const id = () =>
-  Joi.string()
-    .pattern(/^[A-Za-z0-9_-]{1,64}$/, 'letters, digits, - and _')
-    .required();
-const maybeId = () => id().allow(null);
-const text = (max: number) => Joi.string().allow('').max(max).required();
-const name = () => Joi.string().trim().min(1).max(120).required();
-const number = () => Joi.number().strict().required();
-const instant = () => number().min(INSTANT_LIMITS_MS.min).max(INSTANT_LIMITS_MS.max);
-const maybeInstant = () => instant().allow(null);
-const weighedBy = () =>
-  Joi.valid(...WEIGHED_BY)
-    .allow(null)
-    .required();
-const mass = () => number().min(0).max(100);
 
 const roomTemperature = () => number().min(ROOM_LIMITS_K.min).max(ROOM_LIMITS_K.max);
 const roomHistory = Joi.array()

@@ -12,20 +12,15 @@ import type {
   Support,
   Surface,
 } from '@/core/piece';
-import {
-  DEFAULT_SCHOOLS,
-  type MaskMethod,
-  type OwnTask,
-  type PrepSchools,
-  type TaskRecord,
-} from '@/core/prep';
+import { type MaskMethod, type OwnTask, type PrepSchools, type TaskRecord } from '@/core/prep';
 import type { ResinSheet, TemperatureStep } from '@/core/resin';
-import type { UnitSystem } from '@/core/units';
 import type { Id } from './id';
 import type { LogEntry } from './logEntry';
+import type { Settings } from './settings';
 
 export type { Id } from './id';
 export { LOG_KINDS, type LogEntry, type LogKind } from './logEntry';
+export { DEFAULT_SETTINGS, type Settings } from './settings';
 
 export {
   AREA_KINDS,
@@ -241,47 +236,6 @@ export interface PrepRecord extends TaskRecord {
 export interface AirReading extends AirStep {
   readonly id: Id<'air'>;
 }
-
-export interface Settings {
-  readonly id: 'shop';
-  readonly units: UnitSystem;
-  readonly scaleUnit: 'g' | 'oz';
-  /** Smallest step of the scale, kg. */
-  readonly scaleDigitKg: number;
-  readonly person: string;
-  /** Opening hours, minutes after midnight. */
-  readonly opensMin: number;
-  readonly closesMin: number;
-  readonly roomTemperatureK: number;
-  /** Relative humidity of the room, 0…1. */
-  readonly roomHumidity: number;
-  readonly reserve: ReserveSchool;
-  readonly rule: 'five' | 'six';
-  /** Sign of the shop’s own currency, and what cup, stick and gloves of a batch cost in it. */
-  readonly currency: string;
-  readonly consumables: number;
-  readonly prep: PrepSchools;
-  /** When the whole shop was last saved to a file; null before the first time. */
-  readonly lastBackupMs: number | null;
-}
-
-export const DEFAULT_SETTINGS: Settings = {
-  id: 'shop',
-  units: 'metric',
-  scaleUnit: 'g',
-  scaleDigitKg: 0.0001,
-  person: '',
-  opensMin: 7 * 60,
-  closesMin: 18 * 60 + 30,
-  roomTemperatureK: 295.15,
-  roomHumidity: 0.5,
-  reserve: { by: 'risk', confidence: 0.95 },
-  rule: 'five',
-  currency: '£',
-  consumables: 1.2,
-  prep: DEFAULT_SCHOOLS,
-  lastBackupMs: null,
-};
 
 /** Every table of the shop and what stands in it. */
 export interface Tables {

@@ -1,11 +1,19 @@
-import type { Explanation } from '../explain';
+import type { ExplainInput, Explanation } from '../explain';
 import { checkMix, scaleRatioError } from './mixCheck';
 import type { MixSplit } from './ratio';
 import type { ResinSheet } from './sheet';
 
+/** What the sheet says of a mix: its ratio and the densities of both parts. */
+const sheetInputs = ({ ratio, densityAKgM3, densityBKgM3 }: ResinSheet): ExplainInput[] => [
+  { label: `ratio by ${ratio.by}, a`, value: ratio.a, quantity: 'number', source: 'data sheet' },
+  { label: `ratio by ${ratio.by}, b`, value: ratio.b, quantity: 'number', source: 'data sheet' },
+  { label: 'density of A', value: densityAKgM3, quantity: 'density', source: 'data sheet' },
+  { label: 'density of B', value: densityBKgM3, quantity: 'density', source: 'data sheet' },
+];
+
 /** Both parts of a mix, opened: why they weigh what they do. */
 export function splitExplanation(split: MixSplit, sheet: ResinSheet, part: 'A' | 'B'): Explanation {
-  const { ratio, densityAKgM3, densityBKgM3 } = sheet;
+  const { ratio } = sheet;
   const excess = split.excessIfWeighedAsVolume;
   const wrong =
     ratio.by === 'volume' && Math.abs(excess) > 0.001
@@ -19,20 +27,7 @@ export function splitExplanation(split: MixSplit, sheet: ResinSheet, part: 'A' |
         : `m · ${part === 'A' ? 'a' : 'b'} / (a + b)`,
     inputs: [
       { label: 'mix, V', value: split.totalM3, quantity: 'volume', source: 'computed' },
-      {
-        label: `ratio by ${ratio.by}, a`,
-        value: ratio.a,
-        quantity: 'number',
-        source: 'data sheet',
-      },
-      {
-        label: `ratio by ${ratio.by}, b`,
-        value: ratio.b,
-        quantity: 'number',
-        source: 'data sheet',
-      },
-      { label: 'density of A', value: densityAKgM3, quantity: 'density', source: 'data sheet' },
-      { label: 'density of B', value: densityBKgM3, quantity: 'density', source: 'data sheet' },
+      ...sheetInputs(sheet),
       {
         label: 'right weight of B for 100 of A',
         value: split.massBPer100A,
@@ -68,7 +63,7 @@ export function scaleExplanation(split: MixSplit, digitKg: number): Explanation 
 
 /** What B should weigh for the A that is in the cup; `wasRead`: A was read off the scale, not taken as asked for. */
 export function wantedBExplanation(aKg: number, sheet: ResinSheet, wasRead = true): Explanation {
-  const { ratio, densityAKgM3, densityBKgM3 } = sheet;
+  const { ratio } = sheet;
   return {
     title: 'Weight of part B',
     formula: ratio.by === 'volume' ? 'A · (b · ρB) / (a · ρA)' : 'A · b / a',
@@ -79,20 +74,7 @@ export function wantedBExplanation(aKg: number, sheet: ResinSheet, wasRead = tru
         quantity: 'mass',
         source: wasRead ? 'measured' : 'assumed',
       },
-      {
-        label: `ratio by ${ratio.by}, a`,
-        value: ratio.a,
-        quantity: 'number',
-        source: 'data sheet',
-      },
-      {
-        label: `ratio by ${ratio.by}, b`,
-        value: ratio.b,
-        quantity: 'number',
-        source: 'data sheet',
-      },
-      { label: 'density of A', value: densityAKgM3, quantity: 'density', source: 'data sheet' },
-      { label: 'density of B', value: densityBKgM3, quantity: 'density', source: 'data sheet' },
+      ...sheetInputs(sheet),
       {
         label: 'part B',
         value: checkMix(aKg, 0, sheet).addBKg,

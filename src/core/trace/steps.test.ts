@@ -1,37 +1,12 @@
+import { pictureOf, type Colour } from './test/picture';
 import { ringArea, type Point } from '../geometry';
 import { seededRandom } from '../numeric';
 import { nearest, opponent, opponentRaster, paletteOf } from './colourModel';
 import { contourOf, resampleRing, smoothRing } from './contourOf';
 import { inverse, homographyOf, type Corners, type Homography } from './homography';
-import { fromCell, rectify, shrink, toCell, visibleBox, type Picture, type Raster } from './raster';
-import { refineCorners } from './refineCorners';
+import { fromCell, rectify, shrink, toCell, visibleBox, type Raster } from './raster';
 import { refineEdge } from './refineEdge';
 import { segment } from './segment';
-
-type Colour = readonly [number, number, number];
-
-/** A picture whose pixel colours come from a function of their middle; `rays` × `rays` of them a pixel. */
-function pictureOf(
-  widthPx: number,
-  heightPx: number,
-  colour: (x: number, y: number) => Colour,
-  rays = 1,
-): Picture {
-  const rgba = new Uint8ClampedArray(4 * widthPx * heightPx);
-  for (let row = 0, at = 0; row < heightPx; row += 1)
-    for (let column = 0; column < widthPx; column += 1, at += 4)
-      for (let c = 0; c < 3; c += 1) {
-        let sum = 0;
-        for (let k = 0; k < rays * rays; k += 1)
-          sum +=
-            colour(column + ((k % rays) + 0.5) / rays, row + (Math.floor(k / rays) + 0.5) / rays)[
-              c
-            ] ?? 0;
-        rgba[at + c] = sum / (rays * rays);
-        rgba[at + 3] = 255;
-      }
-  return { widthPx, heightPx, rgba };
-}
 
 /** Plane of 1 mm to a pixel, y up, under a picture of this height. */
 const millimetres = (heightPx: number): Homography => {
@@ -265,54 +240,5 @@ describe('rings', () => {
     const step = (2 * Math.PI) / 60;
     const factor = (1 + 2 * Math.cos(step) + 2 * Math.cos(2 * step)) / 5;
     for (const [x, y] of smooth) expect(Math.hypot(x, y)).toBeCloseTo(factor, 9);
-  });
-});
-
-describe('refineCorners', () => {
-  const sheet: Corners = [
-    [40.3, 30.6],
-    [160.2, 36.4],
-    [150.8, 120.7],
-    [32.5, 110.2],
-  ];
-  const inside = (x: number, y: number) =>
-    sheet.every((p, i) => {
-      const q = sheet[(i + 1) % 4] ?? p;
-      return (q[0] - p[0]) * (y - p[1]) - (q[1] - p[1]) * (x - p[0]) >= 0;
-    });
-  const picture = pictureOf(200, 150, (x, y) => (inside(x, y) ? [240, 240, 236] : [90, 84, 78]), 5);
-
-  it.each([0.5, 1, 2])('marks off by %d px come back to 0.15 px', (off) => {
-    const signs = [
-      [1, -1],
-      [-1, -1],
-      [1, 1],
-      [-1, 1],
-    ] as const;
-    const marks = sheet.map(([x, y], i): Point => [
-      x + off * (signs[i]?.[0] ?? 0),
-      y + off * (signs[i]?.[1] ?? 0),
-    ]) as unknown as Corners;
-    const { corners, refined } = refineCorners(picture, marks);
-    expect(refined).toEqual([true, true, true, true]);
-    corners.forEach(([x, y], i) => {
-      const [tx, ty] = sheet[i] ?? [0, 0];
-      expect(Math.hypot(x - tx, y - ty)).toBeLessThan(0.15);
-    });
-  });
-
-  it('where no edge is seen a corner stays as it was marked', () => {
-    const plain = pictureOf(200, 150, () => [90, 84, 78]);
-    expect(refineCorners(plain, sheet)).toEqual({
-      corners: sheet,
-      refined: [false, false, false, false],
-    });
-  });
-
-  it('a corner that would move farther than 4 px stays', () => {
-    const far = sheet.map(([x, y], i): Point =>
-      i === 0 ? [x + 4, y + 4] : [x, y],
-    ) as unknown as Corners;
-    expect(refineCorners(picture, far).corners[0]).toEqual(far[0]);
   });
 });

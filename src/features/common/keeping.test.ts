@@ -74,6 +74,7 @@ describe('refusals, in words', () => {
     expect(words(new ActionError('conflict', { fields: [] }))).toContain('choose which stands');
     expect(words(new Error('log: atMs: must be greater'))).toContain('The clock of this device');
     expect(words(new Error('disk'))).toContain('could not write (disk)');
+    expect(words(new ActionError('append-only', { act: 'delete' }))).toContain('add a correction');
     expect(words(new StaleActionError('session left'))).toBe('This session was already left.');
     expect(words(new StaleActionError('coat not planned', { verb: 'moved' }))).toBe(
       'Only a planned coat can be moved.',

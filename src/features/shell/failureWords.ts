@@ -33,6 +33,8 @@ export function failureWords(error: Error): string {
   if (error instanceof StaleActionError) return staleWords(error);
   if (isRefusal(error, 'overtaken'))
     return 'Another tab brought this shop up to date. Reload this page; what you entered is still here, save a copy first.';
+  if (isRefusal(error, 'append-only'))
+    return 'Entries of the log stay as they are: add a correction instead.';
   if (isRefusal(error, 'conflict'))
     return 'Someone else changed the same meanwhile, in another tab. Nothing was changed yet: choose which stands.';
   if (/(?:^|[ .])\w+Ms:/.test(error.message))

@@ -1,0 +1,45 @@
+import type { ReserveSchool } from '@/core/coat';
+import { DEFAULT_SCHOOLS, type PrepSchools } from '@/core/prep';
+import type { UnitSystem } from '@/core/units';
+
+/** What the whole shop has chosen. */
+export interface Settings {
+  readonly id: 'shop';
+  readonly units: UnitSystem;
+  readonly scaleUnit: 'g' | 'oz';
+  /** Smallest step of the scale, kg. */
+  readonly scaleDigitKg: number;
+  readonly person: string;
+  /** Opening hours, minutes after midnight. */
+  readonly opensMin: number;
+  readonly closesMin: number;
+  readonly roomTemperatureK: number;
+  /** Relative humidity of the room, 0…1. */
+  readonly roomHumidity: number;
+  readonly reserve: ReserveSchool;
+  readonly rule: 'five' | 'six';
+  /** Sign of the shop’s own currency, and what cup, stick and gloves of a batch cost in it. */
+  readonly currency: string;
+  readonly consumables: number;
+  readonly prep: PrepSchools;
+  /** When the whole shop was last saved to a file; null before the first time. */
+  readonly lastBackupMs: number | null;
+}
+
+export const DEFAULT_SETTINGS: Settings = {
+  id: 'shop',
+  units: 'metric',
+  scaleUnit: 'g',
+  scaleDigitKg: 0.0001,
+  person: '',
+  opensMin: 7 * 60,
+  closesMin: 18 * 60 + 30,
+  roomTemperatureK: 295.15,
+  roomHumidity: 0.5,
+  reserve: { by: 'risk', confidence: 0.95 },
+  rule: 'five',
+  currency: '£',
+  consumables: 1.2,
+  prep: DEFAULT_SCHOOLS,
+  lastBackupMs: null,
+};
