@@ -143,3 +143,11 @@ export async function stayWhenAsked(page: Page): Promise<void> {
   expect(dialog.type()).toBe('beforeunload');
   await dialog.dismiss();
 }
+
+/** Loads the page again as a hand does that heeds the browser: not before what was done is stored. */
+export async function reloadStored(page: Page): Promise<void> {
+  await page.waitForFunction(() =>
+    window.dispatchEvent(new Event('beforeunload', { cancelable: true })),
+  );
+  await page.reload();
+}

@@ -6,6 +6,7 @@ import {
   openPiece,
   stayWhenAsked,
   test,
+  reloadStored,
 } from './bench';
 
 test('two tabs stay consistent', async ({ context }) => {
@@ -199,7 +200,7 @@ test('one row that cannot be shown takes down only its own piece, and is named',
         };
       }),
   );
-  await page.reload();
+  await reloadStored(page);
   // The clocks of the others run, and the row is named.
   await expect(page.getByText(/Left out: piece “Signal-box board”/).first()).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Next, in order' })).toBeVisible();

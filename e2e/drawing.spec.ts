@@ -1,4 +1,12 @@
-import { downloaded, expect, expectAccessible, openDemo, openPiece, test } from './bench';
+import {
+  downloaded,
+  expect,
+  expectAccessible,
+  openDemo,
+  openPiece,
+  test,
+  reloadStored,
+} from './bench';
 
 const SVG = `<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="200mm" viewBox="0 0 300 200">
   <script>window.stolen = 1</script>
@@ -87,7 +95,7 @@ test('the demo’s drawn piece keeps its handle bare', async ({ page }) => {
   await page.getByLabel('Edge 1', { exact: true }).selectOption('dammed');
   await page.getByRole('button', { name: 'Save the survey' }).click();
   await expect(page.getByText(/^Saved/)).toBeVisible();
-  await page.reload();
+  await reloadStored(page);
   await page.getByRole('tab', { name: 'Edges' }).click();
   await expect(page.getByLabel('Edge 1', { exact: true })).toHaveValue('dammed');
 });

@@ -1,4 +1,4 @@
-import { expect, openDemo, openPiece, stayWhenAsked, test } from './bench';
+import { expect, openDemo, openPiece, reloadStored, stayWhenAsked, test } from './bench';
 
 test('while a change is not stored yet, the browser asks before it lets go of the page', async ({
   page,
@@ -32,6 +32,6 @@ test('while a change is not stored yet, the browser asks before it lets go of th
   await page.evaluate(() => (window as unknown as { letGo: () => void }).letGo());
   await expect(field).not.toHaveValue(before);
   const after = await field.inputValue();
-  await page.reload();
+  await reloadStored(page);
   await expect(field).toHaveValue(after);
 });

@@ -8,6 +8,7 @@ import {
   pressMain,
   test,
   weighIn,
+  reloadStored,
 } from './bench';
 
 test('new piece to logged, curing coat, exported and imported again', async ({ page }) => {
@@ -58,7 +59,7 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
   await page.clock.fastForward('01:30');
   await expect(page.getByRole('timer', { name: 'Stirred for' })).toHaveText(/^1:3\d$/);
   await expect(page.getByText('Not yet: streaks cure soft')).toBeVisible();
-  await page.reload();
+  await reloadStored(page);
   await expect(page.getByRole('timer', { name: 'Stirred for' })).toHaveText(/^1:3\d$/);
   await page.clock.fastForward('02:40');
   await expect(page.getByText('Long enough: look for streaks once more')).toBeVisible();

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openDemo, openPiece, test } from './bench';
+import { expect, expectAccessible, openDemo, openPiece, test, reloadStored } from './bench';
 import type { Page } from '@playwright/test';
 
 const area = (page: Page) => page.getByRole('button', { name: /Area of one face/ });
@@ -167,7 +167,7 @@ test('recess, back, relief, level and marks are kept; a needed area stays', asyn
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Save the survey' }).click();
   await expect(page.getByText(/^Saved/)).toBeVisible();
-  await page.reload();
+  await reloadStored(page);
   await page.getByRole('button', { name: 'Recess 1', exact: true }).click();
   await expect(page.getByLabel('Depth')).toHaveValue('4 mm');
 });

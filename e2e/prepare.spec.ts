@@ -1,5 +1,13 @@
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, openDemo, openPiece, openStage, test } from './bench';
+import {
+  expect,
+  expectAccessible,
+  openDemo,
+  openPiece,
+  openStage,
+  test,
+  reloadStored,
+} from './bench';
 import { choose, detail, step, titles } from './preparing';
 
 interface Survey {
@@ -250,7 +258,7 @@ test('a hard coat is keyed only where the next one covers, and on one side of a 
   for (let i = 0; i < 10; i += 1) await page.keyboard.press('ArrowRight');
   // 10 steps of 1.5 mm: a strip of 30 cm² less a segment of the dial, 15 mm high, 6.5 cm².
   await expect(area).toContainText(/226\scm²/);
-  await page.reload();
+  await reloadStored(page);
   await choose(page, 'Sand for tooth');
   await expect(area).toContainText(/226\scm²/);
 });

@@ -1,4 +1,4 @@
-import { expect, openDemo, openPiece, test } from './bench';
+import { expect, openDemo, openPiece, test, reloadStored } from './bench';
 
 /** A picture of one pixel with a marker of position data behind it, as a camera would leave it. */
 const PNG = Buffer.concat([
@@ -24,7 +24,7 @@ test('from an empty shop: a resin, a piece, a coat', async ({ page }) => {
   await page.getByLabel('Recoat opens').fill('10 h');
   await page.getByRole('button', { name: 'Save the sheet' }).click();
   await expect(page.getByText('✓ Saved')).toBeVisible();
-  await page.reload();
+  await reloadStored(page);
   await expect(page.getByLabel('Recoat opens')).toHaveValue('10 h');
   await page.getByRole('link', { name: 'Book' }).click();
   await expect(page.getByText('resin changed')).toBeVisible();

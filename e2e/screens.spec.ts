@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openDemo, openPiece, test } from './bench';
+import { expect, expectAccessible, openDemo, openPiece, test, reloadStored } from './bench';
 
 const SCREENS = [
   '/',
@@ -104,7 +104,7 @@ test('a piece and its coat by keyboard alone; the surface is a slider', async ({
   await expect(page.getByRole('row', { name: /Runs off open edges/ })).toContainText(/19\.5\sml/);
   // The field says what is stored.
   await expect(page.getByLabel('Film thickness')).toHaveValue(/^2\.15/);
-  await page.reload();
+  await reloadStored(page);
   await expect(page.getByRole('slider', { name: 'Thickness of Flood 1' })).toHaveAttribute(
     'aria-valuetext',
     /2\.15\smm/,

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openDemo, openPiece, test } from './bench';
+import { expect, expectAccessible, openDemo, openPiece, test, reloadStored } from './bench';
 import type { Page } from '@playwright/test';
 
 const area = (page: Page) => page.getByRole('button', { name: /Area of one face/ });
@@ -56,7 +56,7 @@ test('every tab of the survey passes axe and holds what is typed', async ({ page
   await page.getByLabel('Size of the bevel').fill('2 mm');
   await page.getByRole('button', { name: 'Save the survey' }).click();
   await expect(page.getByText(/^Saved/)).toBeVisible();
-  await page.reload();
+  await reloadStored(page);
   await page.getByRole('tab', { name: 'Surface' }).click();
   await expect(page.getByLabel('What stands up').nth(1)).toHaveValue('stones');
   await page.getByRole('tab', { name: 'Edges' }).click();

@@ -9,6 +9,7 @@ import {
   pressMain,
   test,
   weighIn,
+  reloadStored,
 } from './bench';
 
 test.describe('at the bench, 1024 × 768 touch', () => {
@@ -184,7 +185,7 @@ test('a reading survives a reload; a weight that nobody read is stored as assume
   await expect(read).toBeVisible();
   const told = await read.innerText();
   await expect(page).toHaveURL(/\/wet\/[^n]/);
-  await page.reload();
+  await reloadStored(page);
   await expect(read).toHaveText(told);
   await pressMain(page, /^A is in/);
   await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
