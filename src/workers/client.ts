@@ -1,5 +1,13 @@
-import type { ComputeInput, ComputeName, ComputeOutput, Fault } from '@/core/compute';
-import { isWorkerMessage, type TraceAnswer, type TraceAsk, type WorkerRequest } from './protocol';
+import type { Fault } from '@/core/compute';
+import {
+  isWorkerMessage,
+  type JobInput,
+  type JobName,
+  type JobOutput,
+  type TraceAnswer,
+  type TraceAsk,
+  type WorkerRequest,
+} from './protocol';
 
 /** The computation refused its input, or the worker died or took too long. */
 export class ComputeError extends Error {
@@ -11,7 +19,7 @@ export class ComputeError extends Error {
 
 /** The part of a Worker that the client needs; a test passes its own. */
 export interface WorkerLike {
-  postMessage(message: WorkerRequest): void;
+  postMessage(message: WorkerRequest, transfer: Transferable[]): void;
   terminate(): void;
   onmessage: ((event: { data: unknown }) => void) | null;
   onerror: ((event: { message?: string; preventDefault?: () => void }) => void) | null;
@@ -28,16 +36,17 @@ export interface ComputeOptions {
   readonly signal?: AbortSignal;
   readonly timeoutMs?: number;
   readonly onProgress?: (share: number) => void;
+  /** Memory of the input that is handed over instead of copied; it is gone here. */
+  readonly transfer?: readonly ArrayBuffer[];
 }
 
 export interface ComputeClient {
-  compute<N extends ComputeName>(
-    name: N,
-    input: ComputeInput<N>,
+  /** Has one job done: a computation of core, or `tracePhoto`. */
+  run<N extends JobName>(
+    job: N,
+    input: JobInput<N>,
     options?: ComputeOptions,
-  ): Promise<ComputeOutput<N>>;
-  /** Traces the outline of a piece in a photo. */
-  trace(ask: TraceAsk, options?: ComputeOptions): Promise<TraceAnswer>;
+  ): Promise<JobOutput<N>>;
 }
 
 /**
@@ -79,8 +88,9 @@ export function createComputeClient(
   };
 
   const ask = (
-    request: (id: number) => WorkerRequest,
-    { signal, timeoutMs = 30_000, onProgress }: ComputeOptions = {},
+    job: string,
+    input: unknown,
+    { signal, timeoutMs = 30_000, onProgress, transfer = [] }: ComputeOptions,
   ): Promise<unknown> =>
     new Promise((resolve, reject) => {
       const id = nextId;
@@ -88,7 +98,7 @@ export function createComputeClient(
       const onAbort = () => {
         settle({ error: new DOMException('Cancelled', 'AbortError') });
         if (stopsByKilling) drop(internal('Cancelled'));
-        else worker?.postMessage({ type: 'cancel', id });
+        else worker?.postMessage({ type: 'cancel', id }, []);
       };
       const timer = setTimeout(
         () => drop(internal(`The computation took longer than ${timeoutMs / 1000} s.`)),
@@ -104,17 +114,12 @@ export function createComputeClient(
       waiting.set(id, { settle, onProgress });
       if (signal?.aborted) return onAbort();
       signal?.addEventListener('abort', onAbort);
-      ready().postMessage(request(id));
+      ready().postMessage({ type: 'job', id, job, input }, [...transfer]);
     });
 
   return {
-    compute: async (name, input, options) =>
-      (await ask(
-        (id) => ({ type: 'compute', id, compute: name, input }),
-        options,
-      )) as ComputeOutput<typeof name>,
-    trace: async (what, options) =>
-      (await ask((id) => ({ type: 'trace', id, ask: what }), options)) as TraceAnswer,
+    run: async (job, input, options = {}) =>
+      (await ask(job, input, options)) as JobOutput<typeof job>,
   };
 }
 

@@ -1,13 +1,21 @@
-import type { Fault } from '@/core/compute';
+import type { ComputeInput, ComputeName, ComputeOutput, Fault } from '@/core/compute';
 import type { Traced, TraceInput } from '@/core/trace';
 
-/** A request to the compute worker; `id` ties the answer to it. */
-export interface ComputeRequest {
-  readonly type: 'compute';
+/** Asks the worker for one job; `id` ties what it answers to it. */
+export interface JobRequest {
+  readonly type: 'job';
   readonly id: number;
-  readonly compute: string;
+  readonly job: string;
   readonly input: unknown;
 }
+
+/** Stops a job that is under way. */
+export interface CancelRequest {
+  readonly type: 'cancel';
+  readonly id: number;
+}
+
+export type WorkerRequest = JobRequest | CancelRequest;
 
 /** What is asked of a photo: everything but its pixels, which the worker reads itself. Places in px of the photo as shown. */
 export type TraceAsk = Omit<TraceInput, 'picture'> & {
@@ -15,20 +23,6 @@ export type TraceAsk = Omit<TraceInput, 'picture'> & {
   /** Keep the photo at its own size instead of at most 2000 px. */
   readonly keepSize: boolean;
 };
-
-export interface TraceRequest {
-  readonly type: 'trace';
-  readonly id: number;
-  readonly ask: TraceAsk;
-}
-
-/** Stops a trace that is under way. */
-export interface CancelRequest {
-  readonly type: 'cancel';
-  readonly id: number;
-}
-
-export type WorkerRequest = ComputeRequest | TraceRequest | CancelRequest;
 
 /** A picture as it is stored: written anew, so nothing that a camera adds is kept. */
 export interface StoredPicture {
@@ -45,6 +39,11 @@ export interface TraceAnswer {
   readonly plan: StoredPicture;
 }
 
+/** Jobs by name: the computations of core, and those that need what only a browser has. */
+export type JobName = ComputeName | 'tracePhoto';
+export type JobInput<N extends JobName> = N extends ComputeName ? ComputeInput<N> : TraceAsk;
+export type JobOutput<N extends JobName> = N extends ComputeName ? ComputeOutput<N> : TraceAnswer;
+
 /** What the worker answers. */
 export type WorkerMessage =
   | { readonly type: 'result'; readonly id: number; readonly result: unknown }
@@ -54,21 +53,14 @@ export type WorkerMessage =
 const isRecord = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null;
 
-export function isComputeRequest(value: unknown): value is ComputeRequest {
-  return (
-    isRecord(value) &&
-    value['type'] === 'compute' &&
-    typeof value['id'] === 'number' &&
-    typeof value['compute'] === 'string'
-  );
-}
+export const isJobRequest = (value: unknown): value is JobRequest =>
+  isRecord(value) &&
+  value['type'] === 'job' &&
+  typeof value['id'] === 'number' &&
+  typeof value['job'] === 'string';
 
-export function isTraceRequest(value: unknown): value is TraceRequest {
-  if (!isRecord(value) || value['type'] !== 'trace' || typeof value['id'] !== 'number')
-    return false;
-  const { ask } = value;
-  return isRecord(ask) && ask['photo'] instanceof Blob && Array.isArray(ask['inside']);
-}
+export const isTraceAsk = (value: unknown): value is TraceAsk =>
+  isRecord(value) && value['photo'] instanceof Blob && Array.isArray(value['inside']);
 
 export const isCancelRequest = (value: unknown): value is CancelRequest =>
   isRecord(value) && value['type'] === 'cancel' && typeof value['id'] === 'number';

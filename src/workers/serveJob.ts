@@ -18,6 +18,10 @@ export const faultAnswer = (status: number, ...faults: readonly Fault[]): Answer
 export const refusal = (status: number, message: string, code: Fault['code'] = 'not-allowed') =>
   faultAnswer(status, { code, path: [], message });
 
+/** Typed arrays leave as lists. */
+const plainLists = (_key: string, value: unknown): unknown =>
+  value instanceof Float64Array ? Array.from(value) : value;
+
 /** Answers the text of one request; whatever the text is, it never throws. */
 export function serveJob(text: string): Answer {
   let request: unknown;
@@ -28,7 +32,7 @@ export function serveJob(text: string): Answer {
   }
   const response = runCompute(request);
   if (!response.ok) return faultAnswer(422, ...response.faults);
-  const body = JSON.stringify({ compute: response.compute, result: response.result });
+  const body = JSON.stringify({ compute: response.compute, result: response.result }, plainLists);
   return body.length > LARGEST_ANSWER
     ? refusal(422, `The answer is over ${LARGEST_ANSWER} characters: ask for less.`, 'does-not-fit')
     : { status: 200, body };

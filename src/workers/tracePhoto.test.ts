@@ -1,5 +1,6 @@
 import type { TraceAsk } from './protocol';
-import { Stopped, TraceRefused, tracePhoto } from './tracePhoto';
+import { Refused, Stopped } from './job';
+import { tracePhoto } from './tracePhoto';
 
 const ask: TraceAsk = {
   photo: new Blob(['x'], { type: 'image/png' }),
@@ -50,10 +51,13 @@ describe('tracePhoto', () => {
     delete globals['OffscreenCanvas'];
     delete globals['createImageBitmap'];
   });
-  const watch = (isStopped: () => boolean, shares: number[] = []) => ({
-    isStopped,
-    onProgress: (share: number) => void shares.push(share),
-  });
+  const watch =
+    (isStopped: () => boolean, shares: number[] = []) =>
+    async (share: number) => {
+      shares.push(share);
+      await Promise.resolve();
+      if (isStopped()) throw new Stopped('Cancelled');
+    };
 
   it('a file that is no picture is refused with words', async () => {
     globals['createImageBitmap'] = () => Promise.reject(new Error('bad'));
@@ -61,7 +65,7 @@ describe('tracePhoto', () => {
       ask,
       watch(() => false),
     );
-    await expect(refused).rejects.toBeInstanceOf(TraceRefused);
+    await expect(refused).rejects.toBeInstanceOf(Refused);
     await expect(refused).rejects.toMatchObject({ faults: [{ path: ['photo'] }] });
   });
 

@@ -1,32 +1,12 @@
-import type { Fault } from '@/core/compute';
 import type { Point } from '@/core/geometry';
 import { project, tracePiece, viewOf, type Corners, type Picture, type Traced } from '@/core/trace';
+import { Refused, type Step } from './job';
 import type { StoredPicture, TraceAnswer, TraceAsk } from './protocol';
 
 /** Longest side on which a photo is traced and, unless its size is kept, stored, px. */
 const TRACED_PX = 2000;
 /** Longest side of the straightened picture under the plan, px. */
 const PLAN_PX = 1000;
-
-/** The user stopped it. */
-export class Stopped extends Error {
-  override readonly name = 'AbortError';
-}
-/** The photo cannot be traced; the faults say why. */
-export class TraceRefused extends Error {
-  override readonly name = 'TraceRefused';
-  constructor(readonly faults: readonly Fault[]) {
-    super(faults.map((f) => f.message).join('; '));
-  }
-}
-
-export interface TraceWatch {
-  readonly onProgress: (share: number) => void;
-  readonly isStopped: () => boolean;
-}
-
-/** Lets messages in, so that a cancel is heard. */
-const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
 
 function drawn(bitmap: ImageBitmap, longPx: number): OffscreenCanvas {
   const scale = Math.min(1, longPx / Math.max(bitmap.width, bitmap.height));
@@ -92,19 +72,14 @@ async function planOf(
 /**
  * Traces a photo: decodes it (turned as the camera says), scales it, finds the outline and makes the
  * pictures to keep. Runs in the worker.
- * @throws Stopped, TraceRefused
+ * @throws Refused; what `step` throws
  */
-export async function tracePhoto(ask: TraceAsk, watch: TraceWatch): Promise<TraceAnswer> {
-  const step = async (share: number) => {
-    watch.onProgress(share);
-    await breathe();
-    if (watch.isStopped()) throw new Stopped('Cancelled');
-  };
+export async function tracePhoto(ask: TraceAsk, step: Step): Promise<TraceAnswer> {
   let bitmap: ImageBitmap;
   try {
     bitmap = await createImageBitmap(ask.photo);
   } catch {
-    throw new TraceRefused([
+    throw new Refused([
       {
         code: 'not-allowed',
         path: ['photo'],
@@ -137,7 +112,7 @@ export async function tracePhoto(ask: TraceAsk, watch: TraceWatch): Promise<Trac
       next = steps.next();
     }
     if (!next.value.ok)
-      throw new TraceRefused(
+      throw new Refused(
         next.value.issues.map(({ code, path, value }) => ({
           code,
           path,

@@ -1,4 +1,5 @@
-export { domeField, type DomeField, type FieldSide } from './domeField';
+export type { FieldSide } from './cutGrid';
+export { domeField, domeFieldSteps, FIELD_TOLERANCE, type DomeField } from './domeField';
 export { capillaryLength, puddleHeight, SURFACE_TENSION } from './puddle';
 export { domeDisc, domeStrip, type Dome } from './dome';
 export { cornerTerm, domeMean, type DomeOutline } from './outlineDome';

@@ -68,10 +68,9 @@ export {
 export {
   CELL_LIMITS,
   filmField,
-  filmMap,
+  filmFieldSteps,
   type FieldInput,
   type FilmField,
-  type FilmMap,
-  type FilmOver,
-} from './thicknessMap';
+} from './filmField';
+export { filmMap, type FilmMap, type FilmOver } from './thicknessMap';
 export { READY_PLANS, type ReadyCoat, type ReadyPlan } from './readyPlans';

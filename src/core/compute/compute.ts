@@ -20,7 +20,8 @@ export type ComputeResponse =
 const MOST_FAULTS = 100;
 const MOST_WORDS = 400;
 
-const isName = (name: unknown): name is ComputeName =>
+/** Whether a name is that of a computation. */
+export const isComputeName = (name: unknown): name is ComputeName =>
   typeof name === 'string' && Object.hasOwn(COMPUTATIONS, name);
 
 function codeOf(joiType: string): IssueCode {
@@ -47,23 +48,21 @@ function issueFault({ code, path, value, allowed }: Issue): Fault {
   };
 }
 
+const refused = (faults: readonly Fault[]): ComputeResponse => ({ ok: false, faults });
+
 /**
- * Runs one named computation on an untrusted request.
+ * Runs one named computation on an untrusted request, step by step: yields the share that is done, 0–1.
  * @param request `{ compute: name, input: {…} }`
  * @returns the result, or a list of faults with paths; never throws on bad input
  */
-export function runCompute(request: unknown): ComputeResponse {
+export function* computeSteps(request: unknown): Generator<number, ComputeResponse, void> {
   const { compute, input } = (
     typeof request === 'object' && request !== null ? request : {}
   ) as Record<string, unknown>;
-  if (!isName(compute)) {
+  if (!isComputeName(compute)) {
     const known = Object.keys(COMPUTATIONS).join(', ');
-    return {
-      ok: false,
-      faults: [
-        { code: 'unknown-name', path: ['compute'], message: `compute must be one of ${known}` },
-      ],
-    };
+    const message = `compute must be one of ${known}`;
+    return refused([{ code: 'unknown-name', path: ['compute'], message }]);
   }
   const { schema, run } = COMPUTATIONS[compute] as Computation<unknown, unknown>;
   const { error, value } = schema
@@ -72,30 +71,37 @@ export function runCompute(request: unknown): ComputeResponse {
     error?: ValidationError;
     value: unknown;
   };
-  if (error) {
-    return {
-      ok: false,
-      faults: error.details.slice(0, MOST_FAULTS).map((d) => ({
+  if (error)
+    return refused(
+      error.details.slice(0, MOST_FAULTS).map((d) => ({
         code: codeOf(d.type),
         path: ['input', ...d.path],
         message: d.message.slice(0, MOST_WORDS),
       })),
-    };
-  }
+    );
   let result: Result<unknown>;
   try {
-    result = run(value);
+    const ran = run(value);
+    result = 'next' in ran ? yield* ran : ran;
   } catch (thrown) {
     // A bug of ours, or numbers that pass one by one but make no sense together: told, never thrown.
     const why = thrown instanceof Error ? thrown.message : String(thrown);
     const message = `input makes no sense together: ${why}`.slice(0, MOST_WORDS);
-    return { ok: false, faults: [{ code: 'not-allowed', path: ['input'], message }] };
+    return refused([{ code: 'not-allowed', path: ['input'], message }]);
   }
   if (result.ok) return { ok: true, compute, result: result.value };
-  return {
-    ok: false,
-    faults: result.issues
+  return refused(
+    result.issues
       .slice(0, MOST_FAULTS)
       .map((issue) => issueFault({ ...issue, path: ['input', ...issue.path] })),
-  };
+  );
+}
+
+/** {@link computeSteps} in one go. */
+export function runCompute(request: unknown): ComputeResponse {
+  const steps = computeSteps(request);
+  for (;;) {
+    const next = steps.next();
+    if (next.done) return next.value;
+  }
 }

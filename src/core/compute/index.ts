@@ -1,2 +1,8 @@
-export { runCompute, type ComputeResponse, type Fault } from './compute';
+export {
+  computeSteps,
+  isComputeName,
+  runCompute,
+  type ComputeResponse,
+  type Fault,
+} from './compute';
 export { COMPUTATIONS, type ComputeInput, type ComputeName, type ComputeOutput } from './registry';

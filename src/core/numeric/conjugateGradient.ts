@@ -13,30 +13,29 @@ export interface GradientOptions {
   /** Root mean square of what is left of b that counts as solved, > 0. */
   readonly tolerance: number;
   readonly steps?: number;
-  /** Told each step with what is left; false stops the run. */
-  readonly observe?: (step: number, residual: number) => boolean;
 }
 
 export const GRADIENT_STEPS = 500;
 
-function dot(a: Float64Array, b: Float64Array): number {
+/** a · b of two vectors of one length. */
+export function dot(a: Float64Array, b: Float64Array): number {
   let s = 0;
   for (let i = 0; i < a.length; i += 1) s += (a[i] as number) * (b[i] as number);
   return s;
 }
 
 /**
- * Solves A x = b from x = 0.
+ * Solves A x = b from x = 0, step by step: yields what is left of b before each, and can be left between two.
  * @param b right side, never changed
- * @returns x with the root mean square of what is left; `steps used up`, `not finite` or `stopped` where it ended early
+ * @returns x with the root mean square of what is left; `steps used up` or `not finite` where it ended early
  * @throws RangeError on an empty right side
  * Source: preconditioned conjugate gradients (Hestenes & Stiefel 1952), from memory.
  */
-export function conjugateGradient(
+export function* gradientSteps(
   { multiply, precondition }: LinearSystem,
   b: Float64Array,
-  { tolerance, steps = GRADIENT_STEPS, observe = () => true }: GradientOptions,
-): Solved<Float64Array> {
+  { tolerance, steps = GRADIENT_STEPS }: GradientOptions,
+): Generator<number, Solved<Float64Array>, void> {
   const n = b.length;
   assert(n > 0, 'conjugateGradient', n);
   const x = new Float64Array(n);
@@ -50,7 +49,7 @@ export function conjugateGradient(
   const end = (outcome: Outcome, k: number) => ({ value: x, outcome, steps: k, residual });
   for (let k = 0; k < steps; k += 1) {
     if (residual <= tolerance) return end('converged', k);
-    if (!observe(k, residual)) return end('stopped', k);
+    yield residual;
     multiply(p, q);
     const alpha = rz / dot(p, q);
     if (!Number.isFinite(alpha)) return end('not finite', k);

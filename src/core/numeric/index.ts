@@ -1,4 +1,6 @@
-export { conjugateGradient, type GradientOptions, type LinearSystem } from './conjugateGradient';
+export { at } from './at';
+export { dot, gradientSteps, type GradientOptions, type LinearSystem } from './conjugateGradient';
+export { drain } from './drain';
 export { extent } from './extent';
 export { normalQuantile } from './normalQuantile';
 export { converged, type Outcome, type Solved } from './outcome';

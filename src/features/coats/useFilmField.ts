@@ -21,7 +21,7 @@ export function useFilmField(area: Area | undefined, lengthM: number): FieldStat
     const abort = new AbortController();
     const [shape, sides, length] = JSON.parse(key) as [Area['shape'], boolean[], number];
     computeClient()
-      .compute(
+      .run(
         'filmField',
         { shape, walls: sides, lengthM: length, cells: CELLS },
         { signal: abort.signal },

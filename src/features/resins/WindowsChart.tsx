@@ -33,7 +33,7 @@ function useWindows(sheet: ResinSheet): { rows: readonly WindowsAtTemperature[];
     const stop = new AbortController();
     const { from: fromK, to: toK, count } = RANGE_K;
     computeClient()
-      .compute(
+      .run(
         'windowsByTemperature',
         { sheet: JSON.parse(input) as ResinSheet, fromK, toK, count },
         { signal: stop.signal },

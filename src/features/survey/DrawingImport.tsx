@@ -27,7 +27,7 @@ async function readDrawing(file: File, signal: AbortSignal): Promise<DrawingRead
     throw new Error('This file is over 6 MB: no outline needs that much.');
   const text = await file.text();
   const name = /^\uFEFF?\s*</.test(text) ? 'readSvg' : 'readDxf';
-  const result = await fileClient().compute(name, { text }, { signal });
+  const result = await fileClient().run(name, { text }, { signal });
   if (!result.shapes.some((s) => s.closed))
     throw new Error('No closed shape was found in this file.');
   return result;

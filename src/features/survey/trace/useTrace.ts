@@ -71,7 +71,8 @@ export function useTrace() {
     setShare(0);
     setAnswer(null);
     try {
-      const found = await computeClient().trace(
+      const found = await computeClient().run(
+        'tracePhoto',
         {
           photo: photo.file,
           corners: draft.corners,

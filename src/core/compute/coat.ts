@@ -1,24 +1,15 @@
 import Joi from 'joi';
-import { capillaryLength, domeDisc } from '../capillary';
 import {
   coatLedger,
-  filmField,
+  filmFieldSteps,
   LEDGER_LINES,
   planLifts,
   type FieldInput,
   type LedgerInput,
   type LiftsInput,
 } from '../coat';
-import { ok } from '../result';
-import { define } from './define';
+import { define, defineSteps } from './define';
 import { lawSchema, maybe, number, positive, reserveSchema, shapeSchema } from './schemas';
-
-interface DomeInput {
-  readonly diameterM: number;
-  readonly angleRad: number;
-  readonly surfaceTension: number;
-  readonly densityKgM3: number;
-}
 
 const flag = () => Joi.boolean().strict();
 const relief = Joi.array()
@@ -48,8 +39,8 @@ const area = Joi.object({
   bellyM: maybe(),
 });
 
-/** Computations of coats: volumes, lifts, domes, films on any outline. */
-export const COAT_COMPUTATIONS = {
+/** Computations of coats: volumes, lifts, films on any outline. */
+export const COAT = {
   coatLedger: define(
     Joi.object<LedgerInput>({
       areas: Joi.array().items(area).max(200).required(),
@@ -83,23 +74,13 @@ export const COAT_COMPUTATIONS = {
     }),
     planLifts,
   ),
-  filmField: define(
+  filmField: defineSteps(
     Joi.object<FieldInput>({
       shape: shapeSchema,
       walls: Joi.array().items(flag()).min(1).max(2000).required(),
       lengthM: number(),
       cells: number().integer(),
     }),
-    filmField,
-  ),
-  domeDisc: define(
-    Joi.object<DomeInput>({
-      diameterM: positive().max(10),
-      angleRad: positive().max(Math.PI / 2),
-      surfaceTension: positive().max(1),
-      densityKgM3: positive(),
-    }),
-    ({ diameterM, angleRad, surfaceTension, densityKgM3 }) =>
-      ok(domeDisc(diameterM, angleRad, capillaryLength(surfaceTension, densityKgM3))),
+    filmFieldSteps,
   ),
 } as const;
