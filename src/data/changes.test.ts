@@ -1,3 +1,4 @@
+import { asId } from '@/records';
 import type { KeptShop } from '@/shop/shop';
 import { contextAt, freshDb, shopWithCoat } from './test/shop';
 import { followShop } from './changes';
@@ -53,7 +54,7 @@ describe('following the shop', () => {
     const { until, end } = follow(db);
     const before = await until((k) => k.shop.coats.length === 5);
     const counts = countReads(db);
-    await db.coats.update(more[3] ?? '', { name: 'Glaze' });
+    await db.coats.update(more[3] ?? asId(''), { name: 'Glaze' });
     const after = await until((k) => k.shop.coats.some((c) => c.name === 'Glaze'));
     // The update reads the row it changes, and the follower reads it once more.
     expect(counts['coats']).toBeLessThanOrEqual(2);
@@ -85,7 +86,7 @@ describe('following the shop', () => {
     await until((k) => k.shop.tasks.length === 0);
     await db.transaction('rw', db.coats, async () => {
       await db.coats.clear();
-      await db.coats.bulkAdd([{ ...coat, id: 'other' }]);
+      await db.coats.bulkAdd([{ ...coat, id: asId('other') }]);
     });
     expect((await until((k) => k.shop.coats[0]?.id === 'other')).shop.coats).toHaveLength(1);
     end();

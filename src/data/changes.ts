@@ -1,12 +1,11 @@
+import { LIVE_TABLES, type LiveTable } from '@/records';
 import { Dexie, RangeSet, type ObservabilitySet } from 'dexie';
 import {
   keepShop,
-  SHOP_TABLES,
   withChanges,
   type KeptShop,
   type ShopChanges,
   type ShopRows,
-  type ShopTable,
   type TableChange,
 } from '@/shop/shop';
 import type { ShopDb } from './db';
@@ -15,7 +14,7 @@ import type { ShopDb } from './db';
 type Touched = ReadonlySet<string> | 'all';
 
 /** What a commit touched in one table; null: nothing. */
-function touched(parts: ObservabilitySet, db: ShopDb, table: ShopTable): Touched | null {
+function touched(parts: ObservabilitySet, db: ShopDb, table: LiveTable): Touched | null {
   const tree = parts[`idb://${db.name}/${table}/`];
   if (!tree) return parts['all'] ? 'all' : null;
   const keys = new Set<string>();
@@ -28,10 +27,10 @@ function touched(parts: ObservabilitySet, db: ShopDb, table: ShopTable): Touched
 
 /** Every table in one transaction: the shop as it was at one moment. */
 export async function readWhole(db: ShopDb): Promise<KeptShop> {
-  const tables = await db.transaction('r', [...SHOP_TABLES], () =>
-    Promise.all(SHOP_TABLES.map((table) => db.table(table).toArray())),
+  const tables = await db.transaction('r', [...LIVE_TABLES], () =>
+    Promise.all(LIVE_TABLES.map((table) => db.table(table).toArray())),
   );
-  const entries = SHOP_TABLES.map((table, i) => [table, tables[i] ?? []]);
+  const entries = LIVE_TABLES.map((table, i) => [table, tables[i] ?? []]);
   return keepShop(Object.fromEntries(entries) as ShopRows);
 }
 
@@ -39,7 +38,7 @@ export async function readWhole(db: ShopDb): Promise<KeptShop> {
 async function readTouched(
   db: ShopDb,
   kept: KeptShop,
-  wanted: ReadonlyMap<ShopTable, Touched>,
+  wanted: ReadonlyMap<LiveTable, Touched>,
 ): Promise<KeptShop> {
   const names = [...wanted.keys()];
   const read = await db.transaction('r', names, () =>
@@ -83,11 +82,11 @@ export function followShop(
   let kept = start;
   let ended = false;
   let reading = false;
-  const wanted = new Map<ShopTable, Touched>(
-    start ? SHOP_TABLES.map((table) => [table, 'all']) : [],
+  const wanted = new Map<LiveTable, Touched>(
+    start ? LIVE_TABLES.map((table) => [table, 'all']) : [],
   );
   const note = (parts: ObservabilitySet) => {
-    for (const table of SHOP_TABLES) {
+    for (const table of LIVE_TABLES) {
       const keys = touched(parts, db, table);
       if (keys === null) continue;
       const before = wanted.get(table);

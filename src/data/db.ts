@@ -2,7 +2,7 @@ import { Dexie, type EntityTable, type Transaction } from 'dexie';
 import { ActionError } from './errors';
 import { MIGRATIONS, SCHEMA_VERSION, tablesOf, type Migration } from './migrations';
 import { copyShop, dropCopy, storedVersion } from './oldShop';
-import type { TableName, Tables } from '@/records/types';
+import type { TableName, Tables } from '@/records';
 
 export const DB_NAME = 'bilamina';
 /** Dexie keeps ten times its own version in the browser. */

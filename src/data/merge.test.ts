@@ -1,4 +1,4 @@
-import { DEFAULT_SETTINGS } from '@/records/types';
+import { asId, DEFAULT_SETTINGS } from '@/records';
 import { isRefusal } from './errors';
 import { mergeRecord, mergeRows } from './merge';
 import { changeCoat } from './repos/coats';
@@ -126,7 +126,7 @@ describe('in the shop', () => {
     const begun = await read();
     const [face] = begun.areas;
     if (!face) throw new Error('no face');
-    const back = { ...face, id: 'their-back', name: 'Back', kind: 'back' as const };
+    const back = { ...face, id: asId<'area'>('their-back'), name: 'Back', kind: 'back' as const };
     await changeSurvey(db, contextAt(5), pieceId, {
       ...begun,
       note: 'theirs',

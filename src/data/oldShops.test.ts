@@ -4,7 +4,7 @@ import { exportShop, fileOf, importShop } from './exchange/shopFile';
 import { base64ToBlob } from './exchange/base64';
 import { MIGRATIONS, SCHEMA_VERSION, type AnyTables } from './migrations';
 import { readOldShop, storedVersion } from './oldShop';
-import { TABLE_NAMES } from '@/records/types';
+import { asId, TABLE_NAMES } from '@/records';
 import { rowFaults } from '@/records/validate';
 import { writeLogNote } from './repos/bench';
 import { contextAt, freshDb } from './test/shop';
@@ -72,7 +72,7 @@ describe.each(VERSIONS)('a shop of version %i', (version) => {
     const log = await db.log.orderBy('seq').toArray();
     expect(log.map((e) => e.seq)).toEqual(log.map((_, i) => i + 1));
     if (full) {
-      const photo = await db.photos.get('kept-photo');
+      const photo = await db.photos.get(asId('kept-photo'));
       expect([...new Uint8Array((await photo?.blob.arrayBuffer()) ?? new ArrayBuffer(0))]).toEqual([
         1, 2, 250,
       ]);
@@ -81,7 +81,7 @@ describe.each(VERSIONS)('a shop of version %i', (version) => {
     await writeLogNote(db, contextAt(1), 'still here', null);
     const last = await db.log.orderBy('seq').last();
     expect(last).toMatchObject({ text: 'still here', seq: log.length + 1 });
-    await expect(db.log.delete(last?.id ?? '')).rejects.toThrow('append-only');
+    await expect(db.log.delete(last?.id ?? asId(''))).rejects.toThrow('append-only');
     // The copy has gone.
     expect(await storedVersion(`${name}-before-upgrade`)).toBeNull();
     db.close();

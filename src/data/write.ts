@@ -1,11 +1,11 @@
 import { refuseOvertaken, type ShopDb } from './db';
-import type { LogEntry, LogKind, TableName, Tables } from '@/records/types';
+import { LOG, type Id, type LogEntry, type LogKind, type TableName, type Tables } from '@/records';
 
 /** Clock, identifiers and person of one action; taken when the user acts, kept when it is tried again. */
 export interface ActionContext {
   readonly nowMs: number;
   readonly by: string;
-  readonly newId: () => string;
+  readonly newId: <Name extends string>() => Id<Name>;
 }
 
 /** A row did not pass its schema: a bug or a hand-made file, never a typing slip (forms check first). */
@@ -63,13 +63,7 @@ export async function act<R>(
         atMs: context.nowMs,
         kind,
         by: context.by,
-        text: '',
-        pieceId: null,
-        coatId: null,
-        batchId: null,
-        sessionId: null,
-        aboutId: null,
-        figures: {},
+        ...LOG.defaults,
         ...about,
       };
       check('log', entry);

@@ -2,25 +2,27 @@ import { coatLedger, type Intent } from '@/core/coat';
 import type { Shape } from '@/core/geometry';
 import { massRatioBA, splitMix } from '@/core/resin';
 import { seededRandom } from '@/core/numeric';
-import { plainArea } from '@/records/area';
-import { plainCoat } from '@/records/coat';
+import type { CoatKind, DefectKind, EdgeKind, Support } from '@/core/piece';
+import {
+  type Area,
+  asId,
+  type Batch,
+  type Coat,
+  COATS,
+  type Defect,
+  type Id,
+  LOG,
+  type LogEntry,
+  type LogKind,
+  type Photo,
+  type Piece,
+  PIECES,
+  plainArea,
+  plainCoat,
+  type Resin,
+  type WetSession,
+} from '@/records';
 import { ledgerInput, thicknessOf } from '@/shop/coatFacts';
-import type {
-  Area,
-  Batch,
-  Coat,
-  CoatKind,
-  Defect,
-  DefectKind,
-  EdgeKind,
-  LogEntry,
-  LogKind,
-  Photo,
-  Piece,
-  Resin,
-  Support,
-  WetSession,
-} from '@/records/types';
 
 const MINUTE = 60_000;
 
@@ -73,9 +75,9 @@ export class DemoBuilder {
   private person = '';
   constructor(private readonly people: readonly string[]) {}
 
-  id(kind: string): string {
+  id<Name extends string>(kind: Name): Id<Name> {
     this.serial += 1;
-    return `demo-${kind}-${String(this.serial).padStart(4, '0')}`;
+    return asId(`demo-${kind}-${String(this.serial).padStart(4, '0')}`);
   }
 
   write(atMs: number, kind: LogKind, about: Partial<LogEntry> = {}): LogEntry {
@@ -88,13 +90,7 @@ export class DemoBuilder {
       atMs: Math.round(atMs),
       kind,
       by: this.person,
-      text: '',
-      pieceId: null,
-      coatId: null,
-      batchId: null,
-      sessionId: null,
-      aboutId: null,
-      figures: {},
+      ...LOG.defaults,
       ...about,
     };
     this.log.push(entry);
@@ -104,6 +100,7 @@ export class DemoBuilder {
   piece(atMs: number, spec: PieceSpec): Piece {
     const { name, count = 1, support, note, shape, edgeHeightM, edges, about = {} } = spec;
     const piece: Piece = {
+      ...PIECES.defaults,
       id: this.id('piece'),
       name,
       count,
@@ -111,10 +108,6 @@ export class DemoBuilder {
       note,
       createdMs: Math.round(atMs),
       use: { hotCups: false, food: false, daylight: false },
-      marks: [],
-      level: null,
-      bellyM: 0,
-      prep: {},
       ...about,
     };
     this.pieces.push(piece);
@@ -144,6 +137,7 @@ export class DemoBuilder {
     const found = thicknessOf(told, areas, coats, spec.resin.sheet);
     if (!found.ok) throw new RangeError(`demo: ${spec.name} cannot be laid`);
     const coat: Coat = {
+      ...COATS.defaults,
       ...plainCoat(found.value),
       ...spec.more,
       ...told,
@@ -151,10 +145,6 @@ export class DemoBuilder {
       pieceId: piece.id,
       name: spec.name,
       resinId: spec.resin.id,
-      batchId: null,
-      pouredMs: null,
-      coveredMs: null,
-      history: [],
     };
     this.coats.push(coat);
     const { thicknessM } = coat;
@@ -294,7 +284,11 @@ export class DemoBuilder {
   }
 
   /** A picture drawn by code, as a row. */
-  private picture(about: Pick<Photo, 'pieceId' | 'defectId'>, atMs: number, drawn: Drawn): string {
+  private picture(
+    about: Pick<Photo, 'pieceId' | 'defectId'>,
+    atMs: number,
+    drawn: Drawn,
+  ): Id<'photo'> {
     const [name, widthPx, heightPx, svg] = drawn;
     const blob = new Blob([svg], { type: 'image/svg+xml' });
     const id = this.id('photo');
@@ -304,8 +298,13 @@ export class DemoBuilder {
   }
 
   /** The photo a face was traced from and the face seen straight from above. */
-  tracedPhotos(atMs: number, { id: pieceId }: Piece, pictures: readonly Drawn[]): string[] {
-    return pictures.map((drawn) => this.picture({ pieceId, defectId: null }, atMs, drawn));
+  tracedPhotos(
+    atMs: number,
+    { id: pieceId }: Piece,
+    pictures: readonly [Drawn, Drawn],
+  ): [Id<'photo'>, Id<'photo'>] {
+    const keep = (drawn: Drawn) => this.picture({ pieceId, defectId: null }, atMs, drawn);
+    return [keep(pictures[0]), keep(pictures[1])];
   }
 
   photo({ pieceId, id: defectId, foundMs }: Defect, ...drawn: Drawn): void {

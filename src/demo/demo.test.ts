@@ -10,7 +10,7 @@ import type {
   Piece,
   Resin,
   WetSession,
-} from '@/records/types';
+} from '@/records';
 import { demoShop } from '.';
 
 const NOW = Date.UTC(2026, 10, 24, 13, 30);

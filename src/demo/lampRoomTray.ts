@@ -1,5 +1,4 @@
-import { plainArea } from '@/records/area';
-import type { Piece, Resin } from '@/records/types';
+import { type Piece, plainArea, type Resin } from '@/records';
 import type { DemoBuilder } from './builder';
 
 /**

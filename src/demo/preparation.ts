@@ -1,4 +1,4 @@
-import type { AirReading, Coat, Id, Piece, PrepRecord } from '@/records/types';
+import type { AirReading, Coat, Id, Piece, PrepRecord } from '@/records';
 import type { DemoBuilder } from './builder';
 
 const C = 273.15;
@@ -25,7 +25,9 @@ class Preparation {
   }
 
   face(piece: Piece): Id<'area'> {
-    return this.b.areas.find((a) => a.pieceId === piece.id)?.id ?? '';
+    const face = this.b.areas.find((a) => a.pieceId === piece.id);
+    if (!face) throw new RangeError(`demo: no face of ${piece.name}`);
+    return face.id;
   }
 
   /** A task that was done or left out, on every area and edge of its piece. */
@@ -61,7 +63,7 @@ class Preparation {
     const more = record.result ?? record.reason;
     this.b.write(atMs, kind[record.state], {
       pieceId: piece.id,
-      coatId: record.coatId,
+      coatId: coat?.id ?? null,
       text: more ? `${title}: ${more}` : title,
     });
   }

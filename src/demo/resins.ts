@@ -1,4 +1,4 @@
-import type { Resin } from '@/records/types';
+import { asId, type Resin } from '@/records';
 
 const MIN = 60;
 const HOUR = 3600;
@@ -6,7 +6,7 @@ const HOUR = 3600;
 /** Three invented resins with full data sheets: a common one, a slow one, a quick one for edges. */
 export const DEMO_RESINS: readonly Resin[] = [
   {
-    id: 'demo-millrace',
+    id: asId('demo-millrace'),
     name: 'Millrace Clear',
     note: 'Everyday coating resin, 1 : 1 in cups. Invented.',
     price: { amount: 24, per: 'kg' },
@@ -37,7 +37,7 @@ export const DEMO_RESINS: readonly Resin[] = [
     },
   },
   {
-    id: 'demo-lantern',
+    id: asId('demo-lantern'),
     name: 'Lantern Slow',
     note: 'Long working time for large faces and deep relief, heat rated. Invented.',
     price: { amount: 31, per: 'kg' },
@@ -68,7 +68,7 @@ export const DEMO_RESINS: readonly Resin[] = [
     },
   },
   {
-    id: 'demo-tarn',
+    id: asId('demo-tarn'),
     name: 'Tarn Quick',
     note: 'Thick and quick, for edges, fills and small repairs; by weight. Invented.',
     price: { amount: 38, per: 'l' },

@@ -1,4 +1,4 @@
-import { DEFAULT_SETTINGS } from '@/records/types';
+import { DEFAULT_SETTINGS } from '@/records';
 import type { AnyTables } from '@/data/migrations';
 import { DemoBuilder } from './builder';
 import { dimpledDisc } from './pictures';
@@ -244,7 +244,7 @@ export function demoShop(nowMs: number): AnyTables {
     face: { surface: { kind: 'old resin', ageDays: 6, sanded: false } },
     about: { use: { hotCups: false, food: false, daylight: true }, marks: [], level: null },
   });
-  const [photoId = '', planPhotoId = ''] = b.tracedPhotos(ago(1, 7), lens, [
+  const [photoId, planPhotoId] = b.tracedPhotos(ago(1, 7), lens, [
     ['lamp-lens.svg', 800, 600, lensPhoto()],
     ['lamp-lens, straightened.svg', 600, 630, lensPlan()],
   ]);

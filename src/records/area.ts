@@ -1,59 +1,172 @@
-import type { LedgerArea } from '@/core/coat';
-import { measureFace, measureShape, type FaceMeasure, type Shape } from '@/core/geometry';
-import type { Area, AreaKind, Edge, EdgeKind } from './types';
+import {
+  checkShape,
+  measureShape,
+  type EdgeProfile,
+  type Point,
+  type Shape,
+} from '@/core/geometry';
+import {
+  AREA_KINDS,
+  DAMAGE_KINDS,
+  EDGE_KINDS,
+  POROSITIES,
+  RELIEF_KINDS,
+  SURFACES,
+  type AreaKind,
+  type Damage,
+  type EdgeKind,
+  type Porosity,
+  type Relief,
+  type Surface,
+} from '@/core/piece';
+import { defineRecord, type Parts } from './define';
+import type { Id } from './id';
 
-/** An area with nothing told but its shape and its edges; kinds go round again when there are too few. */
-export function plainArea(
-  shape: Shape,
-  edgeHeightM: number,
-  kinds: readonly EdgeKind[] = ['open'],
-  kind: AreaKind = 'face',
-): Omit<Area, 'id' | 'pieceId'> {
-  const names: Readonly<Record<AreaKind, string>> = {
-    face: 'Face',
-    'edge band': 'Edge band',
-    recess: 'Recess',
-    back: 'Back',
-  };
-  return {
-    name: names[kind],
-    kind,
-    shape,
+/** A stretch of an area's outline. */
+export interface Edge {
+  readonly kind: EdgeKind;
+  readonly heightM: number;
+  readonly profile: EdgeProfile;
+}
+
+/** How an outline became known. */
+export type Measured =
+  | { readonly by: 'rule' }
+  | { readonly by: 'drawing' }
+  | {
+      readonly by: 'photo';
+      readonly photoId: Id<'photo'>;
+      /** The face seen straight from above, and where it lies on the plan, m. */
+      readonly planPhotoId: Id<'photo'>;
+      readonly box: {
+        readonly left: number;
+        readonly right: number;
+        readonly low: number;
+        readonly high: number;
+      };
+      /** Uncertainty of the area, share of it, one standard deviation. */
+      readonly sigmaShare: number;
+    };
+
+export interface Area {
+  readonly id: Id<'area'>;
+  readonly pieceId: Id<'piece'>;
+  readonly name: string;
+  readonly kind: AreaKind;
+  readonly shape: Shape;
+  /** Where the shape's own origin lies on the plan of the piece, m. */
+  readonly at: Point;
+  /** Depth of a recess, m; 0 for the others. */
+  readonly depthM: number;
+  /** One for each side of the shape, in the order of `shapeSides`. */
+  readonly edges: readonly Edge[];
+  readonly porosity: Porosity;
+  readonly relief: readonly Relief[];
+  readonly surface: Surface;
+  readonly damage: readonly Damage[];
+  readonly measured: Measured;
+}
+
+export const edgeKindsOf = (area: Pick<Area, 'edges'>): readonly EdgeKind[] =>
+  area.edges.map((e) => e.kind);
+/** Thickness of the thickest edge, m. */
+export const edgeHeightOf = (area: Pick<Area, 'edges'>): number =>
+  Math.max(0, ...area.edges.map((e) => e.heightM));
+
+const edge = ({ Joi, number, oneOf }: Parts) =>
+  Joi.object({
+    kind: oneOf(EDGE_KINDS),
+    heightM: number().min(0).max(0.5),
+    profile: Joi.alternatives()
+      .conditional('.kind', {
+        is: Joi.valid('round', 'bevel'),
+        then: Joi.object({ kind: Joi.string().required(), sizeM: number().min(0).max(0.5) }),
+        otherwise: Joi.object({ kind: Joi.valid('square', 'eased').required() }),
+      })
+      .required(),
+  });
+const relief = ({ Joi, number, oneOf }: Parts) =>
+  Joi.object({
+    kind: oneOf(RELIEF_KINDS),
+    greatestM: number().min(0).max(0.2),
+    meanM: number().min(0).max(Joi.ref('greatestM')),
+    share: number().min(0).max(1),
+  });
+const damage = ({ Joi, number, oneOf }: Parts) =>
+  Joi.object({
+    kind: oneOf(DAMAGE_KINDS),
+    lengthM: number().min(0).max(10),
+    widthM: number().min(0).max(10),
+    depthM: number().min(0).max(0.2),
+  });
+const measured = ({ Joi, id, number, place }: Parts) =>
+  Joi.alternatives()
+    .conditional('.by', {
+      is: 'photo',
+      then: Joi.object({
+        by: Joi.string().required(),
+        photoId: id(),
+        planPhotoId: id(),
+        box: Joi.object({ left: place(), right: place(), low: place(), high: place() }).required(),
+        sigmaShare: number().min(0).max(1),
+      }),
+      otherwise: Joi.object({ by: Joi.valid('rule', 'drawing').required() }),
+    })
+    .required();
+
+export const AREAS = defineRecord<Area>()({
+  name: 'areas',
+  live: true,
+  references: [
+    { field: 'pieceId', table: 'pieces' },
+    // A photo names its piece, so it comes after the areas that were traced from it.
+    { field: 'measured.photoId', table: 'photos', later: true },
+    { field: 'measured.planPhotoId', table: 'photos', later: true },
+  ],
+  defaults: {
     at: [0, 0],
     depthM: 0,
-    edges: measureShape(shape).sideLengthsM.map((_, i): Edge => ({
-      kind: kinds[i % kinds.length] ?? 'open',
-      heightM: edgeHeightM,
-      profile: { kind: 'square' },
-    })),
     porosity: 'sealed',
     relief: [],
     surface: { kind: 'bare', ageDays: null, sanded: false },
     damage: [],
-    measured: { by: shape.kind === 'outline' ? 'drawing' : 'rule' },
-  };
-}
-
-const measures = new WeakMap<object, FaceMeasure>();
-
-/** Area of a surveyed face and its edges, with the uncertainty of how it was measured; remembered with the row. */
-export function measureArea(area: Pick<Area, 'shape' | 'edges' | 'measured'>): FaceMeasure {
-  const known = measures.get(area);
-  if (known) return known;
-  const sigmaShare = area.measured.by === 'photo' ? area.measured.sigmaShare : null;
-  const measure = measureFace(area.shape, area.edges, sigmaShare);
-  measures.set(area, measure);
-  return measure;
-}
-
-/** An area as the volume ledger takes it: its face, the edges that resin runs down, and its walls. */
-export function ledgerArea(area: Area, count: number): LedgerArea & { readonly dammedM: number } {
-  const { areaM2, areaSigmaM2, edges } = measureArea(area);
-  const openEdges = edges
-    .filter((_, i) => area.edges[i]?.kind === 'open')
-    .map(({ bandM2, girthM }) => ({ areaM2: bandM2, heightM: girthM }));
-  const dammedM = edges
-    .filter((_, i) => area.edges[i]?.kind === 'dammed')
-    .reduce((sum, { lengthM }) => sum + lengthM, 0);
-  return { name: area.name, areaM2, areaSigmaM2, count, openEdges, dammedM };
-}
+  },
+  meaning: ({ shape, edges }) => {
+    const checked = checkShape(shape);
+    if (!checked.ok)
+      return checked.issues.map((issue) => ({ ...issue, path: ['shape', ...issue.path] }));
+    const sides = measureShape(shape).sideLengthsM.length;
+    return edges.length === sides
+      ? []
+      : [
+          {
+            code: 'does-not-fit',
+            path: ['edges'],
+            value: edges.length,
+            allowed: { min: sides, max: sides },
+          },
+        ];
+  },
+  schema: (parts) => {
+    const { Joi, flag, id, listOf, name, number, oneOf, point, shapeSchema } = parts;
+    return {
+      id: id(),
+      pieceId: id(),
+      name: name(),
+      kind: oneOf(AREA_KINDS),
+      shape: shapeSchema,
+      at: point(),
+      depthM: number().min(0).max(0.5),
+      edges: listOf(edge(parts), 60).min(1),
+      porosity: oneOf(POROSITIES),
+      relief: listOf(relief(parts), 8),
+      surface: Joi.object({
+        kind: oneOf(SURFACES),
+        ageDays: number().min(0).max(40_000).allow(null),
+        sanded: flag(),
+      }).required(),
+      damage: listOf(damage(parts), 12),
+      measured: measured(parts),
+    };
+  },
+});

@@ -1,4 +1,4 @@
-import type { Batch } from './types';
+import type { Batch } from './batch';
 
 export const BATCH_STEPS = [
   'weigh A',

@@ -1,15 +1,128 @@
-import { DEFAULT_REST_S } from '@/core/coat';
-import type { Coat } from './types';
+import {
+  DEFAULT_REST_S,
+  INTENTS,
+  LEDGER_LINES,
+  OVERRIDE_LIMITS_M3,
+  THICKNESS_LIMITS_M,
+  type Intent,
+  type LedgerOverride,
+  type ReserveSchool,
+} from '@/core/coat';
+import { COAT_KINDS, type CoatKind } from '@/core/piece';
+import type { TemperatureStep } from '@/core/resin';
+import { defineRecord, type Parts } from './define';
+import type { Id } from './id';
+
+export interface Coat {
+  readonly id: Id<'coat'>;
+  readonly pieceId: Id<'piece'>;
+  readonly areaIds: readonly Id<'area'>[];
+  /** Place from the substrate up, from 1. */
+  readonly order: number;
+  readonly kind: CoatKind;
+  readonly name: string;
+  readonly resinId: Id<'resin'>;
+  /** What the coat is to do; its thickness follows from that until it is poured. */
+  readonly intent: Intent;
+  readonly thicknessM: number;
+  /** Share of its areas that it covers; a patch covers less than all. */
+  readonly coverage: number;
+  /** Lines of the ledger that the user set. */
+  readonly overrides: readonly LedgerOverride[];
+  /** Colours of an art coat and their shares of the mix; what is left is the clear ground. */
+  readonly colours: readonly { readonly name: string; readonly share: number }[];
+  readonly restS: number;
+  readonly reserve: ReserveSchool;
+  readonly batchId: Id<'batch'> | null;
+  readonly pouredMs: number | null;
+  readonly coveredMs: number | null;
+  /** Room temperature since the pour; empty before it. */
+  readonly history: readonly TemperatureStep[];
+}
+
+const PLAIN = {
+  kind: 'flood',
+  coverage: 1,
+  colours: [],
+  overrides: [],
+  restS: DEFAULT_REST_S,
+  reserve: { by: 'risk', confidence: 0.95 },
+} as const satisfies Partial<Coat>;
 
 /** A coat of a given thickness with nothing special about it: what tells it apart is added. */
 export const plainCoat = (thicknessM: number) =>
-  ({
-    kind: 'flood',
-    intent: { by: 'given', thicknessM },
-    thicknessM,
-    coverage: 1,
-    colours: [],
-    overrides: [],
-    restS: DEFAULT_REST_S,
-    reserve: { by: 'risk', confidence: 0.95 },
-  }) as const satisfies Partial<Coat>;
+  ({ ...PLAIN, intent: { by: 'given', thicknessM }, thicknessM }) as const satisfies Partial<Coat>;
+
+const film = ({ number }: Parts) =>
+  number().min(THICKNESS_LIMITS_M.min).max(THICKNESS_LIMITS_M.max);
+const PLAIN_INTENTS = INTENTS.filter((by) => !['given', 'bury', 'fill', 'dome'].includes(by));
+
+/** Each kind of intention has a number of its own, or none. */
+function intent(parts: Parts) {
+  const { Joi, number, oneOf } = parts;
+  const of = (by: string, own: Parameters<typeof Joi.object>[0]) => ({
+    is: by,
+    then: Joi.object({ by: Joi.string().required(), ...own }),
+  });
+  return Joi.alternatives()
+    .conditional('.by', {
+      switch: [
+        of('given', { thicknessM: film(parts) }),
+        of('bury', { coverM: film(parts) }),
+        of('fill', { belowM: number().min(0).max(0.5) }),
+        of('dome', { centreM: film(parts).allow(null) }),
+      ],
+      otherwise: Joi.object({ by: oneOf(PLAIN_INTENTS) }),
+    })
+    .required();
+}
+const override = ({ Joi, number, oneOf }: Parts) =>
+  Joi.object({
+    line: oneOf(LEDGER_LINES),
+    volumeM3: number().min(OVERRIDE_LIMITS_M3.min).max(OVERRIDE_LIMITS_M3.max),
+    reason: Joi.string().trim().min(1).max(500).required(),
+  });
+
+export const COATS = defineRecord<Coat>()({
+  name: 'coats',
+  live: true,
+  references: [
+    { field: 'pieceId', table: 'pieces' },
+    { field: 'areaIds', table: 'areas' },
+    { field: 'resinId', table: 'resins' },
+    { field: 'batchId', table: 'batches' },
+  ],
+  defaults: { ...PLAIN, batchId: null, pouredMs: null, coveredMs: null, history: [] },
+  order: (a, b) => a.order - b.order,
+  schema: (parts) => {
+    const { Joi, id, instant, listOf, maybeId, maybeInstant, name, number, oneOf } = parts;
+    const { reserveSchema, roomTemperature } = parts;
+    return {
+      id: id(),
+      pieceId: id(),
+      areaIds: Joi.array().items(id()).min(1).required(),
+      order: number().integer().min(1).max(100),
+      kind: oneOf(COAT_KINDS),
+      name: name(),
+      resinId: id(),
+      intent: intent(parts),
+      thicknessM: film(parts),
+      coverage: number().greater(0).max(1),
+      overrides: listOf(override(parts), LEDGER_LINES.length).unique('line'),
+      colours: listOf(Joi.object({ name: name(), share: number().greater(0).max(1) }), 12),
+      restS: number().min(0).max(86400),
+      reserve: reserveSchema,
+      batchId: maybeId(),
+      pouredMs: maybeInstant(),
+      coveredMs: maybeInstant(),
+      history: Joi.when('pouredMs', {
+        is: null,
+        then: Joi.array().max(0).required(),
+        otherwise: Joi.array()
+          .items(Joi.object({ fromMs: instant(), temperatureK: roomTemperature() }))
+          .min(1)
+          .required(),
+      }),
+    };
+  },
+});

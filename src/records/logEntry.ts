@@ -1,3 +1,4 @@
+import { defineRecord } from './define';
 import type { Id } from './id';
 
 export const LOG_KINDS = [
@@ -53,3 +54,49 @@ export interface LogEntry {
   /** Figures of the action, SI, unit in the name. */
   readonly figures: Readonly<Record<string, number | string>>;
 }
+
+/** Names of figures: SI names as the program writes them, and none that every object of the language has. */
+const FIGURE_NAME = /^[a-z][A-Za-z0-9]{0,59}$/;
+
+export const LOG = defineRecord<LogEntry>()({
+  name: 'log',
+  live: false,
+  // A coat that was taken off the plan is still spoken of.
+  references: [
+    { field: 'pieceId', table: 'pieces' },
+    { field: 'sessionId', table: 'sessions' },
+    { field: 'batchId', table: 'batches' },
+    { field: 'aboutId', table: 'log' },
+  ],
+  defaults: {
+    text: '',
+    pieceId: null,
+    coatId: null,
+    batchId: null,
+    sessionId: null,
+    aboutId: null,
+    figures: {},
+  },
+  schema: ({ Joi, id, instant, maybeId, number, oneOf, text }) => ({
+    id: id(),
+    seq: number().integer().min(1).max(1e12),
+    atMs: instant(),
+    kind: oneOf(LOG_KINDS),
+    by: text(60),
+    text: text(2000),
+    pieceId: maybeId(),
+    coatId: maybeId(),
+    batchId: maybeId(),
+    sessionId: maybeId(),
+    aboutId: maybeId(),
+    figures: Joi.object()
+      .pattern(
+        Joi.string()
+          .pattern(FIGURE_NAME)
+          .invalid(...Object.getOwnPropertyNames(Object.prototype)),
+        Joi.alternatives(Joi.number().strict().min(-1e15).max(1e15), text(500)),
+      )
+      .max(60)
+      .required(),
+  }),
+});

@@ -1,6 +1,7 @@
 import type { ReserveSchool } from '@/core/coat';
 import { DEFAULT_SCHOOLS, type PrepSchools } from '@/core/prep';
 import type { UnitSystem } from '@/core/units';
+import { defineRecord } from './define';
 
 /** What the whole shop has chosen. */
 export interface Settings {
@@ -43,3 +44,30 @@ export const DEFAULT_SETTINGS: Settings = {
   prep: DEFAULT_SCHOOLS,
   lastBackupMs: null,
 };
+
+export const SETTINGS = defineRecord<Settings>()({
+  name: 'settings',
+  live: true,
+  references: [],
+  defaults: DEFAULT_SETTINGS,
+  schema: (parts) => {
+    const { Joi, humidity, maybeInstant, number, oneOf, roomTemperature, schools, text } = parts;
+    return {
+      id: oneOf(['shop']),
+      units: oneOf(['metric', 'us']),
+      scaleUnit: oneOf(['g', 'oz']),
+      scaleDigitKg: number().min(1e-6).max(0.1),
+      person: text(60),
+      opensMin: number().integer().min(0).max(1439),
+      closesMin: number().integer().greater(Joi.ref('opensMin')).max(1440),
+      roomTemperatureK: roomTemperature(),
+      reserve: parts.reserveSchema,
+      rule: oneOf(['five', 'six']),
+      currency: Joi.string().trim().min(1).max(4).required(),
+      consumables: number().min(0).max(10_000),
+      roomHumidity: humidity(),
+      prep: schools().options({ presence: 'required' }),
+      lastBackupMs: maybeInstant(),
+    };
+  },
+});

@@ -1,15 +1,17 @@
 import { shapePath } from '@/core/geometry';
-import { plainArea } from './area';
-import type { Area, Piece } from './types';
+import type { Area } from './area';
+import { plainArea } from './areaMeasure';
+import { asId } from './id';
+import type { Piece } from './piece';
 import { rowFaults } from './validate';
 
 const area: Area = {
   ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018),
-  id: 'area-1',
-  pieceId: 'piece-1',
+  id: asId('area-1'),
+  pieceId: asId('piece-1'),
 };
 const piece: Piece = {
-  id: 'piece-1',
+  id: asId('piece-1'),
   name: 'Sill',
   count: 1,
   support: 'bare wood',
@@ -39,8 +41,8 @@ const withEdge = (change: object) => ({
 const relief = { kind: 'stones', greatestM: 0.003, meanM: 0.002, share: 0.4 } as const;
 const photo = {
   by: 'photo',
-  photoId: 'a',
-  planPhotoId: 'b',
+  photoId: asId<'photo'>('a'),
+  planPhotoId: asId<'photo'>('b'),
   box: { left: -0.1, right: 0.1, low: -0.1, high: 0.1 },
   sigmaShare: 0.01,
 } as const;

@@ -1,4 +1,6 @@
-import type { Batch, Coat, LogEntry, LogKind } from './types';
+import type { Batch } from './batch';
+import type { Coat } from './coat';
+import type { LogEntry, LogKind } from './logEntry';
 
 /** Acts of a wet session that can be taken back, in the order in which they follow each other. */
 export const WET_ACTS = [

@@ -1,5 +1,5 @@
 import { coatClock, type CoatClock, type ResinSheet } from '@/core/resin';
-import type { Coat } from '@/records/types';
+import type { Coat } from '@/records';
 
 interface Known {
   readonly sheet: ResinSheet;

@@ -1,9 +1,8 @@
 import { coatLedger, domeOn, domeShapeOf, mixLength, RIM } from '@/core/coat';
 import { TEST_SHEET } from '@/core/resin/test/sheet';
-import { plainArea } from '@/records/area';
-import { plainCoat } from '@/records/coat';
+import type { CoatKind } from '@/core/piece';
+import { type Area, asId, type Coat, type Piece, plainArea, plainCoat } from '@/records';
 import { ledgerInput, thicknessOf } from './coatFacts';
-import type { Area, Coat, CoatKind, Piece } from '@/records/types';
 
 const area = (id: string, change: Partial<Area> = {}): Area => ({
   ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018, [
@@ -12,14 +11,14 @@ const area = (id: string, change: Partial<Area> = {}): Area => ({
     'open',
     'dammed',
   ]),
-  id,
-  pieceId: 'p',
+  id: asId(id),
+  pieceId: asId('p'),
   ...change,
 });
 const face = area('face', { porosity: 'porous' });
 const pit = area('pit', {
   ...plainArea({ kind: 'rectangle', widthM: 0.05, heightM: 0.04 }, 0, ['dammed'], 'recess'),
-  id: 'pit',
+  id: asId('pit'),
   depthM: 3e-3,
 });
 const back = area('back', {
@@ -31,18 +30,18 @@ const areas = [face, pit, back];
 const coat = (
   order: number,
   kind: CoatKind,
-  areaIds: string[],
+  areaIds: readonly string[],
   thicknessM = 1e-3,
   change: Partial<Coat> = {},
 ): Coat => ({
   ...plainCoat(thicknessM),
-  ...{ id: `c${order}`, pieceId: 'p', name: `Coat ${order}`, resinId: 'r', batchId: null },
-  ...{ pouredMs: null, coveredMs: null, history: [] },
-  ...{ order, kind, areaIds },
+  ...{ id: asId(`c${order}`), pieceId: asId('p'), name: `Coat ${order}`, resinId: asId('r') },
+  ...{ batchId: null, pouredMs: null, coveredMs: null, history: [] },
+  ...{ order, kind, areaIds: areaIds.map((id) => asId(id)) },
   ...change,
 });
 const piece: Piece = {
-  ...{ id: 'p', name: 'Sill', count: 2, support: 'canvas', note: '', createdMs: 0 },
+  ...{ id: asId('p'), name: 'Sill', count: 2, support: 'canvas', note: '', createdMs: 0 },
   ...{ use: { hotCups: false, food: false, daylight: false }, marks: [], prep: {} },
   level: { tilt: { alongX: 0.003, alongY: 0.004 }, by: 'typed', readMs: 0, props: [] },
   bellyM: 2e-3,

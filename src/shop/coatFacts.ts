@@ -18,8 +18,7 @@ import {
 import { shapeBox, steepest } from '@/core/geometry';
 import { mixDensity, type ResinSheet } from '@/core/resin';
 import type { Result } from '@/core/result';
-import { ledgerArea } from '@/records/area';
-import { edgeKindsOf, type Area, type Coat, type Piece, type Resin } from '@/records/types';
+import { type Area, type Coat, edgeKindsOf, ledgerArea, type Piece, type Resin } from '@/records';
 
 /** What an intention meets on the areas of a coat. */
 export function intentAreas(

@@ -16,16 +16,8 @@ import {
 } from '@/core/resin';
 import type { Result } from '@/core/result';
 import { checkInput, ledgerInput, type CoatFacts } from './coatFacts';
-import {
-  AREA_KINDS,
-  type Area,
-  type Batch,
-  type Coat,
-  type Piece,
-  type PrepRecord,
-  type Resin,
-  type Settings,
-} from '@/records/types';
+import { AREA_KINDS } from '@/core/piece';
+import type { Area, Batch, Coat, Piece, PrepRecord, Resin, Settings } from '@/records';
 import { clockOf } from './clockOf';
 import { byId, ofPiece } from './ofPiece';
 import { each, type Tolerated } from './rowTrouble';

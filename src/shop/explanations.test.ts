@@ -8,9 +8,8 @@ import {
   clockExplanation,
   mixDensity,
 } from '@/core/resin';
-import { type Area } from '@/records/types';
+import { type Area, ledgerArea } from '@/records';
 import { pieceViews, splitOf, clockNow } from '@/shop/coatView';
-import { ledgerArea } from '@/records/area';
 import { ledgerOf } from '@/shop/coatView';
 import { demoView, METRIC, NOW } from '../features/test/shop';
 

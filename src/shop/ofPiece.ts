@@ -1,4 +1,4 @@
-import type { Id } from '@/records/types';
+import type { Id } from '@/records';
 
 /** Rows of a table by their piece. A table that is read never changes, so it is sorted out once. */
 const indexes = new WeakMap<object, ReadonlyMap<string, readonly unknown[]>>();

@@ -12,10 +12,18 @@ import {
 } from '@/core/prep';
 import type { ResinSheet } from '@/core/resin';
 import type { AirStep } from '@/core/climate';
-import { measureArea } from '@/records/area';
+import {
+  type Area,
+  type Coat,
+  type Id,
+  measureArea,
+  type Piece,
+  type PrepRecord,
+  type Settings,
+  type Tables,
+} from '@/records';
 import { clockOf } from './clockOf';
 import { byId, ofPiece } from './ofPiece';
-import type { Area, Coat, Id, Piece, PrepRecord, Settings, Tables } from '@/records/types';
 
 /** The rows that a plan of preparation is made from. */
 export type PrepRows = {

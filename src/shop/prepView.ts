@@ -1,7 +1,7 @@
 import { holdsBack, type PlacedTask, type PrepTask, type Removal } from '@/core/prep';
 import { ofPiece } from './ofPiece';
 import { laidMasks, piecePrep, rowsBehind, type PiecePrep } from './prepFacts';
-import type { Piece } from '@/records/types';
+import type { Piece } from '@/records';
 import type { Shop } from './shop';
 
 /** A plan that time moves on stands for this long before it is made again, ms: its clocks count hours. */

@@ -1,4 +1,4 @@
-import type { TableName } from '@/records/types';
+import type { TableName } from '@/records';
 
 interface Row {
   readonly id: string;

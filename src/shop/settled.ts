@@ -1,5 +1,5 @@
 import { thicknessOf } from './coatFacts';
-import type { Area, Coat, Resin } from '@/records/types';
+import type { Area, Coat, Resin } from '@/records';
 
 /** Rows with the film that came of them: the same row gives the same object while its film is the same. */
 const known = new WeakMap<Coat, Coat>();

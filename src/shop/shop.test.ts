@@ -1,20 +1,27 @@
 import { TEST_SHEET } from '@/core/resin/test/sheet';
-import { plainArea } from '@/records/area';
-import { plainCoat } from '@/records/coat';
-import { DEFAULT_SETTINGS, type Area, type Coat, type Piece, type Resin } from '@/records/types';
+import {
+  type Area,
+  asId,
+  type Coat,
+  DEFAULT_SETTINGS,
+  type Piece,
+  plainArea,
+  plainCoat,
+  type Resin,
+} from '@/records';
 import { keepShop, withChanges, type ShopRows } from './shop';
 
 const piece = (id: string, createdMs: number): Piece => ({
-  ...{ id, name: id, count: 1, support: 'tile', note: '', createdMs },
+  ...{ id: asId(id), name: id, count: 1, support: 'tile', note: '', createdMs },
   ...{ use: { hotCups: false, food: false, daylight: false }, marks: [], prep: {} },
   ...{ level: null, bellyM: 0 },
 });
 const area = (pieceId: string): Area => ({
   ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018),
-  ...{ id: `${pieceId}-face`, pieceId },
+  ...{ id: asId(`${pieceId}-face`), pieceId: asId(pieceId) },
 });
 const resin = (id: string, name: string, densityKgM3?: number): Resin => ({
-  ...{ id, name, note: '', price: null },
+  ...{ id: asId(id), name, note: '', price: null },
   sheet: {
     ...TEST_SHEET,
     ...(densityKgM3 && { densityAKgM3: densityKgM3, densityBKgM3: densityKgM3 }),
@@ -22,8 +29,9 @@ const resin = (id: string, name: string, densityKgM3?: number): Resin => ({
 });
 const coat = (pieceId: string, order: number, change: Partial<Coat> = {}): Coat => ({
   ...plainCoat(2e-3),
-  ...{ id: `${pieceId}-${order}`, pieceId, areaIds: [`${pieceId}-face`], order, kind: 'flood' },
-  ...{ name: `Flood ${order}`, resinId: 'r', batchId: null, pouredMs: null, coveredMs: null },
+  ...{ id: asId(`${pieceId}-${order}`), pieceId: asId(pieceId), order, kind: 'flood' },
+  areaIds: [asId(`${pieceId}-face`)],
+  ...{ name: `Flood ${order}`, resinId: asId('r'), batchId: null, pouredMs: null, coveredMs: null },
   ...{ history: [], intent: { by: 'natural' } },
   ...change,
 });
@@ -35,8 +43,8 @@ const ROWS: ShopRows = {
   coats: [coat('a', 2), coat('a', 1), coat('b', 1)],
   ...{ sessions: [], batches: [], defects: [], tasks: [] },
   air: [
-    { id: 'late', fromMs: 2, temperatureK: 295, humidity: 0.5 },
-    { id: 'soon', fromMs: 1, temperatureK: 295, humidity: 0.5 },
+    { id: asId('late'), fromMs: 2, temperatureK: 295, humidity: 0.5 },
+    { id: asId('soon'), fromMs: 1, temperatureK: 295, humidity: 0.5 },
   ],
 };
 const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
@@ -81,7 +89,7 @@ describe('what is planned follows until it is mixed', () => {
     expect(films({ ...ROWS, resins: [resin('r', 'Clear', 1600)] })['a-1']).toBeCloseTo(1.317, 3);
   });
   it('what is being mixed keeps the film it was mixed for', () => {
-    const mixed = { ...ROWS, coats: [coat('a', 1, { batchId: 'm' }), coat('b', 1)] };
+    const mixed = { ...ROWS, coats: [coat('a', 1, { batchId: asId('m') }), coat('b', 1)] };
     expect(films(mixed)['a-1']).toBeCloseTo(2, 12);
     expect(films(mixed)['b-1']).toBeCloseTo(1.598, 3);
   });

@@ -1,18 +1,21 @@
 import equal from 'fast-deep-equal';
 import {
-  DEFAULT_SETTINGS,
   type AirReading,
   type Area,
   type Batch,
   type Coat,
+  DEFAULT_SETTINGS,
   type Defect,
+  LIVE_TABLES,
+  type LiveTable,
   type Piece,
   type PrepRecord,
+  RECORDS,
   type Resin,
   type Settings,
   type Tables,
   type WetSession,
-} from '@/records/types';
+} from '@/records';
 import { ofPiece } from './ofPiece';
 import { settledCoats } from './settled';
 
@@ -34,20 +37,15 @@ export interface Shop {
   readonly air: readonly AirReading[];
 }
 
-export const SHOP_TABLES = [
-  ...(['settings', 'pieces', 'areas', 'resins', 'coats'] as const),
-  ...(['sessions', 'batches', 'defects', 'tasks', 'air'] as const),
-] as const;
-export type ShopTable = (typeof SHOP_TABLES)[number];
-type Row<T extends ShopTable = ShopTable> = Tables[T];
-export type ShopRows = { readonly [T in ShopTable]: readonly Tables[T][] };
+type Row<T extends LiveTable = LiveTable> = Tables[T];
+export type ShopRows = { readonly [T in LiveTable]: readonly Tables[T][] };
 
 /** What was read of one table: rows that are there, ids of rows that are gone. */
 export interface TableChange {
   readonly rows: readonly Row[];
   readonly gone: readonly string[];
 }
-export type ShopChanges = { readonly [T in ShopTable]?: TableChange };
+export type ShopChanges = { readonly [T in LiveTable]?: TableChange };
 
 /** A shop with the rows it was made from, so that the next one shares all that did not change. */
 export interface KeptShop {
@@ -55,16 +53,8 @@ export interface KeptShop {
   readonly shop: Shop;
 }
 
-/** Order of the tables that have one. */
-const ORDER: { readonly [T in ShopTable]?: (a: Tables[T], b: Tables[T]) => number } = {
-  pieces: (a, b) => a.createdMs - b.createdMs,
-  resins: (a, b) => a.name.localeCompare(b.name),
-  coats: (a, b) => a.order - b.order,
-  air: (a, b) => a.fromMs - b.fromMs,
-};
-
-function ordered<T extends ShopTable>(table: T, rows: readonly Tables[T][]): readonly Tables[T][] {
-  const by = ORDER[table];
+function ordered<T extends LiveTable>(table: T, rows: readonly Tables[T][]): readonly Tables[T][] {
+  const by = RECORDS[table].order as ((a: Tables[T], b: Tables[T]) => number) | undefined;
   return by ? [...rows].sort(by) : rows;
 }
 
@@ -120,19 +110,19 @@ const shopFrom = (rows: ShopRows, before: Shop | null): Shop => {
 
 /** The shop that whole tables make, in any order of their rows. */
 export function keepShop(tables: ShopRows): KeptShop {
-  const entries = SHOP_TABLES.map((table) => [table, ordered(table, tables[table] as never)]);
+  const entries = LIVE_TABLES.map((table) => [table, ordered(table, tables[table] as never)]);
   const rows = Object.fromEntries(entries) as ShopRows;
   return { rows, shop: shopFrom(rows, null) };
 }
 
 /** A table with its changes; itself when nothing in it is different. */
-function changedTable<T extends ShopTable>(
+function changedTable<T extends LiveTable>(
   table: T,
   rows: readonly Tables[T][],
   { rows: fresh, gone }: TableChange,
 ): readonly Tables[T][] {
   const at = new Map(rows.map((row, i) => [row.id as string, i]));
-  const next = [...rows];
+  const next: Tables[T][] = [...rows];
   let moved = false;
   for (const row of fresh as readonly Tables[T][]) {
     const i = at.get(row.id);
@@ -148,7 +138,7 @@ function changedTable<T extends ShopTable>(
 
 /** The shop after changes: rows, tables and settled coats that did not change stay the same objects. */
 export function withChanges(kept: KeptShop, changes: ShopChanges): KeptShop {
-  const entries = SHOP_TABLES.map((table) => {
+  const entries = LIVE_TABLES.map((table) => {
     const change = changes[table];
     return [
       table,
@@ -156,6 +146,6 @@ export function withChanges(kept: KeptShop, changes: ShopChanges): KeptShop {
     ];
   });
   const rows = Object.fromEntries(entries) as ShopRows;
-  const same = SHOP_TABLES.every((table) => rows[table] === kept.rows[table]);
+  const same = LIVE_TABLES.every((table) => rows[table] === kept.rows[table]);
   return same ? kept : { rows, shop: shopFrom(rows, kept.shop) };
 }

@@ -3,7 +3,7 @@ import { demoShop } from '@/demo';
 import { createDb, openShop } from '../db';
 import { readOldShop } from '../oldShop';
 import { MIGRATIONS, migrate, SCHEMA_VERSION, tablesOf } from '../migrations';
-import { TABLE_NAMES } from '@/records/types';
+import { TABLE_NAMES } from '@/records';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';
 import { writeLogNote } from '../repos/bench';
 import { base64ToBlob, blobToBase64 } from './base64';

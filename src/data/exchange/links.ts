@@ -1,56 +1,35 @@
 import { checkCoatOrder } from '@/core/coat';
-import { TABLE_NAMES, type Area, type Coat, type TableName } from '@/records/types';
+import { type Coat, RECORDS, TABLE_NAMES, type TableName } from '@/records';
 import type { RowFault } from '@/records/validate';
-
-/** Which field of which table names a row of which other table. */
-const REFERENCES: readonly (readonly [TableName, string, TableName])[] = [
-  ['areas', 'pieceId', 'pieces'],
-  ['sessions', 'resinId', 'resins'],
-  ['batches', 'sessionId', 'sessions'],
-  ['batches', 'resinId', 'resins'],
-  ['coats', 'pieceId', 'pieces'],
-  ['coats', 'areaIds', 'areas'],
-  ['coats', 'resinId', 'resins'],
-  ['coats', 'batchId', 'batches'],
-  ['defects', 'pieceId', 'pieces'],
-  ['defects', 'coatId', 'coats'],
-  ['tasks', 'pieceId', 'pieces'],
-  ['photos', 'pieceId', 'pieces'],
-  ['photos', 'defectId', 'defects'],
-  ['log', 'pieceId', 'pieces'],
-  ['log', 'sessionId', 'sessions'],
-  ['log', 'batchId', 'batches'],
-  ['log', 'aboutId', 'log'],
-];
 
 type Rows = readonly Record<string, unknown>[];
 
-/** References inside a row: photos that an area was traced from, coats of a session that is not over. */
-function innerFaults(
-  tables: Readonly<Record<TableName, Rows>>,
-  has: (table: TableName, id: unknown) => boolean,
-): RowFault[] {
-  const missing = (path: string, table: TableName, id: unknown): RowFault[] =>
-    has(table, id) ? [] : [{ path, message: `No row ${String(id)} in ${table}.` }];
-  const traced = tables.areas.flatMap((row, i) => {
-    const measured = row['measured'] as Area['measured'];
-    if (measured.by !== 'photo') return [];
-    return (['photoId', 'planPhotoId'] as const).flatMap((field) =>
-      missing(`tables.areas[${i}].measured.${field}`, 'photos', measured[field]),
-    );
-  });
-  // A session that was left keeps naming its coats; one of them may have been taken off the plan since.
+/** What a field of a row holds, by its path with dots; a list where it holds several. */
+function held(row: Record<string, unknown>, field: string): readonly unknown[] {
+  let value: unknown = row;
+  for (const key of field.split('.')) value = (value as Record<string, unknown> | undefined)?.[key];
+  return [value].flat().filter((id) => id !== null && id !== undefined);
+}
+
+/** Coats of sessions that are not over: one that was left keeps naming its coats, and one may be gone since. */
+function openFaults(tables: Readonly<Record<TableName, Rows>>, coats: ReadonlySet<unknown>) {
   const open = new Set(tables.sessions.filter((s) => s['endedMs'] === null).map((s) => s['id']));
-  const mixed = (['sessions', 'batches'] as const).flatMap((table) =>
+  return (['sessions', 'batches'] as const).flatMap((table) =>
     tables[table].flatMap((row, i) =>
       open.has(table === 'sessions' ? row['id'] : row['sessionId'])
         ? (row['coatIds'] as unknown[]).flatMap((id, n) =>
-            missing(`tables.${table}[${i}].coatIds[${n}]`, 'coats', id),
+            coats.has(id)
+              ? []
+              : [
+                  {
+                    path: `tables.${table}[${i}].coatIds[${n}]`,
+                    message: `No row ${String(id)} in coats.`,
+                  },
+                ],
           )
         : [],
     ),
   );
-  return [...traced, ...mixed];
 }
 
 /** Places in the order of the log, each once. */
@@ -77,19 +56,20 @@ function referenceFaults(tables: Readonly<Record<TableName, Rows>>): RowFault[] 
     path: `tables.${t}`,
     message: 'Two rows have the same id.',
   }));
-  const dangling = REFERENCES.flatMap(([table, field, target]) =>
-    tables[table].flatMap((row, i) =>
-      [row[field]]
-        .flat()
-        .filter((id) => id !== null && !ids.get(target)?.has(id))
-        .map((id) => ({
-          path: `tables.${table}[${i}].${field}`,
-          message: `No row ${String(id)} in ${target}.`,
-        })),
+  const dangling = TABLE_NAMES.flatMap((table) =>
+    RECORDS[table].references.flatMap(({ field, table: target }) =>
+      tables[table].flatMap((row, i) =>
+        held(row, field)
+          .filter((id) => !ids.get(target as TableName)?.has(id))
+          .map((id) => ({
+            path: `tables.${table}[${i}].${field}`,
+            message: `No row ${String(id)} in ${target}.`,
+          })),
+      ),
     ),
   );
-  const has = (table: TableName, id: unknown) => ids.get(table)?.has(id) ?? false;
-  return [...doubles, ...dangling, ...innerFaults(tables, has), ...sequenceFaults(tables.log)];
+  const open = openFaults(tables, ids.get('coats') ?? new Set());
+  return [...doubles, ...dangling, ...open, ...sequenceFaults(tables.log)];
 }
 
 /** Coats of a piece that cannot lie on each other: two in one place, or a poured one over one that is not. */

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { Coat, LogEntry, Piece } from '@/records/types';
+import type { Coat, LogEntry, Piece } from '@/records';
 
 const COLUMNS = ['time', 'kind', 'piece', 'coat', 'by', 'text', 'figures', 'id', 'about'] as const;
 

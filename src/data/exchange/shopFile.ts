@@ -1,7 +1,7 @@
 import type { ReplacingTransaction, ShopDb } from '../db';
 import { migrate, SCHEMA_VERSION, tablesOf, type AnyTables } from '../migrations';
 import type { StoredShop } from '../oldShop';
-import { TABLE_NAMES, type Photo, type TableName } from '@/records/types';
+import { type Photo, TABLE_NAMES, type TableName } from '@/records';
 import type { RowFault } from '@/records/validate';
 import { base64ToBlob, blobToBase64 } from './base64';
 import { linkFaults } from './links';

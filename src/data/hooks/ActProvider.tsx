@@ -1,4 +1,5 @@
 'use client';
+import { newId } from '@/records';
 import equal from 'fast-deep-equal';
 import {
   createContext,
@@ -87,7 +88,7 @@ export function ActProvider({ children }: { children: ReactNode }) {
   }, []);
   const run: Act = useCallback(
     async (action, work, kept = null) => {
-      const context: ActionContext = { nowMs: Date.now(), by, newId: () => crypto.randomUUID() };
+      const context: ActionContext = { nowMs: Date.now(), by, newId };
       type R = Awaited<ReturnType<typeof work>>;
       let tell: (value: R) => void = () => undefined;
       const later = new Promise<R>((resolve) => (tell = resolve));

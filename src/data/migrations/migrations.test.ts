@@ -1,4 +1,4 @@
-import type { TableName } from '@/records/types';
+import type { TableName } from '@/records';
 import { rowFaults } from '@/records/validate';
 import { MIGRATIONS, migrate, SCHEMA_VERSION, type AnyTables } from '.';
 import v1 from './fixtures/v1.json';

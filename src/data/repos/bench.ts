@@ -1,14 +1,14 @@
 import type { ShopDb } from '../db';
+import type { DefectKind } from '@/core/piece';
 import {
   DEFAULT_SETTINGS,
   type Defect,
-  type DefectKind,
   type Id,
   type LogEntry,
   type Photo,
   type Resin,
   type Settings,
-} from '@/records/types';
+} from '@/records';
 import { act, type ActionContext } from '../write';
 import { refuseConflicts } from '../based';
 import { StaleActionError } from '../errors';
@@ -47,7 +47,7 @@ export function noteDefect(
       const { pieceId, id: defectId } = defect;
       await w.put('photos', {
         ...photo,
-        id: context.newId(),
+        id: context.newId<'photo'>(),
         pieceId,
         defectId,
         takenMs: context.nowMs,

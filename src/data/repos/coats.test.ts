@@ -1,7 +1,5 @@
-import { plainArea } from '@/records/area';
-import { plainCoat } from '@/records/coat';
+import { asId, type Coat, plainArea, plainCoat } from '@/records';
 import type { ShopDb } from '../db';
-import type { Coat } from '@/records/types';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';
 import { changeSurvey } from './survey';
 import { changeCoat, moveCoat, planCoats, removeCoat, splitCoat, type NewCoat } from './coats';
@@ -93,7 +91,7 @@ describe('coats by intention', () => {
       plan(coat, {
         name: 'Fill',
         kind: 'fill',
-        areaIds: [pit?.id ?? ''],
+        areaIds: [pit?.id ?? asId('')],
         intent: { by: 'fill', belowM: 0 },
       }),
     ]);
@@ -119,7 +117,7 @@ describe('places', () => {
     await moveCoat(db, contextAt(9), over.id, 1);
     const entry = (await db.log.toArray()).findLast((e) => e.kind === 'coat changed');
     expect(entry?.text).toBe('Over over Flood 1');
-    await db.coats.put({ ...coat, batchId: 'b' });
+    await db.coats.put({ ...coat, batchId: asId('b') });
     await expect(moveCoat(db, contextAt(10), over.id, -1)).rejects.toThrow('nothing goes below it');
     await expect(moveCoat(db, contextAt(10), coat.id, 1)).rejects.toThrow('not planned');
     expect((await stack(db)).map(([name]) => name)).toEqual(['Flood 1', 'Over']);
@@ -144,7 +142,7 @@ describe('lifts', () => {
   });
   it('not of a coat that is being mixed, and none of it is kept', async () => {
     const { db, coat } = await reliefShop();
-    await db.coats.put({ ...coat, batchId: 'b' });
+    await db.coats.put({ ...coat, batchId: asId('b') });
     const before = await db.coats.toArray();
     await expect(splitCoat(db, contextAt(7), coat.id, [1e-3, 1e-3])).rejects.toThrow('not planned');
     await expect(changeCoat(db, contextAt(7), coat.id, { name: 'x' })).rejects.toThrow(
@@ -171,7 +169,7 @@ describe('the plan and the bench', () => {
   });
   it('coats of two pieces are not planned as one', async () => {
     const { db, coat } = await reliefShop();
-    const plans = [plan(coat, {}), plan(coat, { pieceId: 'other' })];
+    const plans = [plan(coat, {}), plan(coat, { pieceId: asId('other') })];
     await expect(planCoats(db, contextAt(6), plans)).rejects.toThrow('planCoats');
   });
 });

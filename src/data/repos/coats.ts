@@ -2,7 +2,7 @@ import { checkCoatOrder } from '@/core/coat';
 import { assert } from '@/core/result';
 import type { ShopDb } from '../db';
 import { settledCoats } from '@/shop/settled';
-import type { Area, Coat, Id, Resin } from '@/records/types';
+import { type Area, type Coat, COATS, type Id, type Resin } from '@/records';
 import { act, type ActionContext } from '../write';
 import equal from 'fast-deep-equal';
 import { ActionError, StaleActionError, type Stales } from '../errors';
@@ -81,13 +81,10 @@ export function planCoats(
     const rows = await pieceRows(db, pieceId);
     const top = Math.max(0, ...rows.coats.map((c) => c.order));
     const added = plans.map((plan, i): Coat => ({
+      ...COATS.defaults,
       ...plan,
       id: context.newId(),
       order: top + 1 + i,
-      batchId: null,
-      pouredMs: null,
-      coveredMs: null,
-      history: [],
     }));
     for (const row of coatRows(rows, [...rows.coats, ...added])) await w.put('coats', row);
     for (const { id, name, thicknessM } of added)
@@ -103,7 +100,8 @@ export async function planCoat(
   plan: NewCoat,
 ): Promise<Id<'coat'>> {
   const [id] = await planCoats(db, context, [plan]);
-  return id ?? '';
+  if (id === undefined) throw new Error('planCoat: no coat was planned');
+  return id;
 }
 
 async function plannedCoat(

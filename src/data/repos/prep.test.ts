@@ -1,6 +1,6 @@
 import { coatHolds, laidMasks, piecePrep } from '@/shop/prepFacts';
 import type { ShopDb } from '../db';
-import type { Coat } from '@/records/types';
+import type { Coat } from '@/records';
 import { contextAt, freshDb, makeReady, prepRows, shopWithCoat, T0 } from '../test/shop';
 import { changeCoat, planCoat } from './coats';
 import {

@@ -1,7 +1,7 @@
 import type { HalfPlane } from '@/core/geometry';
 import type { MaskMethod, OwnTask, PrepSchools, PrepTask, RubResult } from '@/core/prep';
 import type { ShopDb } from '../db';
-import type { Id, LogKind, Piece, PrepRecord } from '@/records/types';
+import { asId, type Id, type LogKind, type Piece, type PrepRecord, TASKS } from '@/records';
 import { act, type ActionContext } from '../write';
 import { StaleActionError } from '../errors';
 
@@ -18,23 +18,21 @@ interface Change {
   readonly figures?: Record<string, number | string>;
 }
 
+const coatOf = ({ coatId }: TaskRef['task']): Id<'coat'> | null =>
+  coatId === null ? null : asId(coatId);
+
 /** The record of a task that nothing happened to yet. */
 const blank = ({ newId }: ActionContext, { pieceId, task }: TaskRef): PrepRecord => ({
+  ...TASKS.defaults,
   id: newId(),
   pieceId,
   key: task.key,
   rule: task.rule,
   title: task.title,
-  coatId: task.coatId,
+  coatId: coatOf(task),
   state: 'open',
   doneMs: null,
   scope: [],
-  reason: '',
-  result: null,
-  order: null,
-  method: null,
-  limit: null,
-  own: null,
 });
 
 /** Writes what happened to a task, on its record or a new one, with its log entry. */
@@ -53,7 +51,7 @@ function changeTask(
       .first();
     const { log, text, change, figures = {} } = changeOf(known);
     await w.put('tasks', { ...blank(context, { pieceId, task }), ...known, ...change });
-    await w.log(log, { pieceId, coatId: task.coatId, text, figures });
+    await w.log(log, { pieceId, coatId: coatOf(task), text, figures });
   });
 }
 
@@ -145,7 +143,7 @@ export function moveTask(
       await w.put('tasks', { ...(record ?? blank(context, { pieceId, task })), order });
     }
     const { pieceId, task } = moved;
-    await w.log('prep changed', { pieceId, coatId: task.coatId, text: `${task.title}: moved` });
+    await w.log('prep changed', { pieceId, coatId: coatOf(task), text: `${task.title}: moved` });
   });
 }
 

@@ -2,7 +2,7 @@ import { contextAt, freshDb, shopWithCoat, TEST_RESIN } from '../test/shop';
 import { A, kinds, poured, started } from '../test/wet';
 import { InvalidRowError, act } from '../write';
 import { noteDefect, repairDefect, saveResin, saveSettings, writeLogNote } from './bench';
-import { DEFAULT_SETTINGS } from '@/records/types';
+import { asId, DEFAULT_SETTINGS } from '@/records';
 import { changeCoat, planCoat, removeCoat } from './coats';
 import { weighA } from './wet';
 
@@ -34,7 +34,7 @@ describe('one transaction', () => {
     const db = freshDb();
     await shopWithCoat(db);
     const entry = await db.log.orderBy('seq').first();
-    const id = entry?.id ?? '';
+    const id = entry?.id ?? asId<'log'>('');
     await expect(db.log.update(id, { text: 'forged' })).rejects.toThrow('append-only');
     await expect(db.log.delete(id)).rejects.toThrow('append-only');
     await expect(db.log.clear()).rejects.toThrow('append-only');
@@ -92,7 +92,7 @@ describe('bench records', () => {
       aboutId: entry?.id,
       pieceId: entry?.pieceId,
     });
-    expect(await db.log.get(entry?.id ?? '')).toEqual(entry);
+    expect(await db.log.get(entry?.id ?? asId(''))).toEqual(entry);
   });
 
   it('a changed sheet is logged as a change; settings are validated', async () => {

@@ -1,9 +1,8 @@
-import { plainCoat } from '@/records/coat';
+import { type Coat, DEFAULT_SETTINGS, plainCoat } from '@/records';
 import { contextAt, freshDb, makeReady, shopWithCoat, T0, TEST_RESIN } from '../test/shop';
 import { poured, started } from '../test/wet';
 import { InvalidRowError } from '../write';
 import type { ShopDb } from '../db';
-import { DEFAULT_SETTINGS, type Coat } from '@/records/types';
 import { saveSettings } from './bench';
 import { planCoat } from './coats';
 import { noteRoom } from './room';

@@ -1,12 +1,13 @@
 import { coatClock } from '@/core/resin';
 import type { ShopDb } from '../db';
 import {
-  DEFAULT_SETTINGS,
   type AirReading,
   type Coat,
+  DEFAULT_SETTINGS,
+  type Id,
   type LogEntry,
   type Settings,
-} from '@/records/types';
+} from '@/records';
 import { act, type ActionContext } from '../write';
 
 /** The room as it was read: from an instant on, its temperature, and its humidity where that was read too. */
@@ -61,7 +62,7 @@ export interface ReadingRows {
  */
 export async function readingRows(
   db: ShopDb,
-  id: string,
+  id: Id<'air'>,
   reading: RoomReading,
 ): Promise<ReadingRows> {
   const { fromMs, temperatureK } = reading;

@@ -1,5 +1,12 @@
 import { coatHolds } from '@/shop/prepFacts';
-import { DEFAULT_SETTINGS, type Batch, type Coat, type Id, type WetSession } from '@/records/types';
+import {
+  type Batch,
+  BATCHES,
+  type Coat,
+  DEFAULT_SETTINGS,
+  type Id,
+  type WetSession,
+} from '@/records';
 import { ofPiece } from '@/shop/ofPiece';
 import { settledCoats } from '@/shop/settled';
 import type { ShopDb } from '../db';
@@ -99,6 +106,7 @@ export function startSession(
       endedMs: null,
     };
     const batch: Batch = {
+      ...BATCHES.defaults,
       id: context.newId(),
       sessionId: session.id,
       resinId: plan.resinId,
@@ -106,17 +114,6 @@ export function startSession(
       targetM3: plan.targetM3,
       targetAKg: plan.targetAKg,
       targetBKg: plan.targetBKg,
-      aKg: null,
-      bKg: null,
-      aBy: null,
-      bBy: null,
-      addedAKg: 0,
-      reading: null,
-      mixedMs: null,
-      stirStartedMs: null,
-      stirredMs: null,
-      pouredMs: null,
-      coveredMs: null,
     };
     await w.put('sessions', session);
     await w.put('batches', batch);

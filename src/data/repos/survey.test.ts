@@ -1,17 +1,18 @@
-import { plainArea } from '@/records/area';
+import { asId, plainArea } from '@/records';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';
 import { changeSurvey } from './survey';
 
 describe('survey', () => {
   const picture = (id: string) => ({
-    id,
+    id: asId<'photo'>(id),
     name: id,
     widthPx: 1,
     heightPx: 1,
     blob: new Blob(['x']),
   });
   const box = { left: -1, right: 1, low: -1, high: 1 };
-  const traced = { by: 'photo', photoId: 'p1', planPhotoId: 'p2', box, sigmaShare: 0.01 } as const;
+  const [photoId, planPhotoId] = [asId<'photo'>('p1'), asId<'photo'>('p2')];
+  const traced = { by: 'photo', photoId, planPhotoId, box, sigmaShare: 0.01 } as const;
 
   async function surveyed() {
     const db = freshDb();
@@ -57,7 +58,9 @@ describe('survey', () => {
     await expect(changeSurvey(db, contextAt(3), pieceId, without)).rejects.toThrow('area needed');
     expect(await db.pieces.get(pieceId)).toMatchObject({ name: 'Sill' });
     expect(await db.areas.count()).toBe(1);
-    await expect(changeSurvey(db, contextAt(3), 'nobody', survey)).rejects.toThrow('piece gone');
+    await expect(changeSurvey(db, contextAt(3), asId('nobody'), survey)).rejects.toThrow(
+      'piece gone',
+    );
   });
 
   it('keeps the photos that an area was traced from, as long as it names them', async () => {

@@ -2,7 +2,8 @@ import { refuseConflicts } from '../based';
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { mergeRecord, mergeRows, type Based } from '../merge';
-import type { Area, Id, Photo, Piece, Support } from '@/records/types';
+import type { Support } from '@/core/piece';
+import type { Area, Id, Photo, Piece } from '@/records';
 import { act, type ActionContext } from '../write';
 import { coatRows, pieceRows } from './coats';
 

@@ -1,5 +1,4 @@
-import { batchStep } from '@/records/batchStep';
-import type { LogKind } from '@/records/types';
+import { asId, batchStep, type LogKind } from '@/records';
 import { contextAt, freshDb, shopWithCoat, T0 } from '../test/shop';
 import { A, B, kinds, lastAct, poured, started } from '../test/wet';
 import type { ShopDb } from '../db';
@@ -86,7 +85,9 @@ describe('a wet session', () => {
     ]);
     expect(new Set(undone.map((e) => e.aboutId)).size).toBe(6);
     expect(await lastAct(db, batchId)).toBe('');
-    await expect(undoAct(db, contextAt(40), batchId, 'none')).rejects.toThrow('already taken back');
+    await expect(undoAct(db, contextAt(40), batchId, asId('none'))).rejects.toThrow(
+      'already taken back',
+    );
   });
 
   it('lets a session be left before mixing, never after', async () => {

@@ -1,16 +1,17 @@
 import { checkMix } from '@/core/resin';
-import { batchStep } from '@/records/batchStep';
-import type {
-  Batch,
-  Coat,
-  Id,
-  LogEntry,
-  LogKind,
-  Resin,
-  WeighedBy,
-  WetSession,
-} from '@/records/types';
-import { standingActs, undoneAct } from '@/records/wetActs';
+import {
+  type Batch,
+  batchStep,
+  type Coat,
+  type Id,
+  type LogEntry,
+  type LogKind,
+  type Resin,
+  standingActs,
+  undoneAct,
+  type WeighedBy,
+  type WetSession,
+} from '@/records';
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { act, type ActionContext, type Writer } from '../write';

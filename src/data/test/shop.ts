@@ -1,13 +1,11 @@
-import { plainArea } from '@/records/area';
+import { asId, type Coat, DEFAULT_SETTINGS, plainArea, plainCoat, type Resin } from '@/records';
 import { TEST_SHEET } from '@/core/resin/test/sheet';
 import { createDb, type ShopDb } from '../db';
 import { coatHolds } from '@/shop/prepFacts';
-import { DEFAULT_SETTINGS, type Coat, type Resin } from '@/records/types';
 import { doTask } from '../repos/prep';
 import { saveResin } from '../repos/bench';
 import { addPiece } from '../repos/survey';
 import { planCoat } from '../repos/coats';
-import { plainCoat } from '@/records/coat';
 import type { ActionContext } from '../write';
 
 let serial = 0;
@@ -26,15 +24,15 @@ export function contextAt(minutes: number): ActionContext {
   return {
     nowMs: T0 + minutes * 60_000,
     by: 'Ines',
-    newId: () => {
+    newId: <Name extends string>() => {
       serial += 1;
-      return `id-${serial}`;
+      return asId<Name>(`id-${serial}`);
     },
   };
 }
 
 export const TEST_RESIN: Resin = {
-  id: 'resin-1',
+  id: asId('resin-1'),
   name: 'Test resin',
   note: '',
   price: null,

@@ -1,6 +1,5 @@
 import type { ShopDb } from '../db';
-import { standingActs } from '@/records/wetActs';
-import type { Coat } from '@/records/types';
+import { asId, type Coat, standingActs } from '@/records';
 import { startSession } from '../repos/session';
 import { endStir, mixB, pourCoat, startStir, weighA } from '../repos/wet';
 import { contextAt, shopWithCoat } from './shop';
@@ -20,7 +19,8 @@ export async function started(db: ShopDb, coat: Coat) {
   };
   const sessionId = await startSession(db, contextAt(10), plan);
   const batch = await db.batches.where('sessionId').equals(sessionId).first();
-  return { sessionId, batchId: batch?.id ?? '' };
+  if (!batch) throw new Error('no batch');
+  return { sessionId, batchId: batch.id };
 }
 
 export async function poured(db: ShopDb) {
@@ -36,7 +36,8 @@ export async function poured(db: ShopDb) {
 
 /** Id of the newest act of a batch that stands. */
 export const lastAct = async (db: ShopDb, batchId: string) =>
-  standingActs(await db.log.where('batchId').equals(batchId).toArray()).at(-1)?.id ?? '';
+  standingActs(await db.log.where('batchId').equals(batchId).toArray()).at(-1)?.id ??
+  asId<'log'>('');
 
 export const kinds = async (db: ShopDb) =>
   (await db.log.orderBy('seq').toArray()).map((e) => e.kind);

@@ -2,7 +2,7 @@
 import { Box, Flex, Grid, Heading, Input } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
 import { useMemo, useState } from 'react';
-import type { LogEntry } from '@/records/types';
+import type { LogEntry } from '@/records';
 import { useAct, useShop } from '@/data/hooks';
 import { writeLogNote } from '@/data/repos/bench';
 import { useFormat } from '@/features/common/useFormat';

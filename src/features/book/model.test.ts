@@ -1,6 +1,6 @@
 import { demoView, METRIC, plain, US } from '../test/shop';
 import { entryWords, filterLog } from './model';
-import type { LogEntry } from '@/records/types';
+import { asId, type LogEntry } from '@/records';
 
 const shop = demoView();
 
@@ -15,7 +15,7 @@ describe('book', () => {
   it('marks an undone entry and writes figures in the shop’s units', () => {
     const [first] = entries.log.filter((e) => e.kind === 'poured');
     if (!first) throw new Error('no entry');
-    const undo: LogEntry = { ...first, id: 'undo', kind: 'undone', aboutId: first.id };
+    const undo: LogEntry = { ...first, id: asId('undo'), kind: 'undone', aboutId: first.id };
     const [named] = filterLog([first, undo], shop, '');
     expect(named?.undone).toBe(true);
     if (named) {

@@ -1,6 +1,6 @@
 import type { Quantity } from '@/core/units';
 import type { Shop } from '@/shop/shop';
-import type { LogEntry } from '@/records/types';
+import type { LogEntry } from '@/records';
 import type { Format } from '@/features/common/useFormat';
 
 export interface NamedEntry {

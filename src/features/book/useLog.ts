@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { useRead, type LiveRead } from '@/data/hooks';
-import type { LogEntry } from '@/records/types';
+import type { LogEntry } from '@/records';
 
 /** What of the log is looked at. An entry that undoes another is newer than it, so it is among them too. */
 export interface LogRead {

@@ -1,9 +1,10 @@
 'use client';
+import { asId } from '@/records';
 import { chakra, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { editText, parseQuantity } from '@/core/units';
 import { useShop } from '@/data/hooks';
-import { COAT_KINDS, type CoatKind } from '@/records/types';
+import { COAT_KINDS, type CoatKind } from '@/core/piece';
 import type { CoatChange } from '@/data/repos/coats';
 import type { CoatView } from '@/shop/coatView';
 import { issueText } from '@/features/common/issueText';
@@ -85,14 +86,14 @@ export function CoatDetails({ view, onSave }: Props) {
           label="Mixed from"
           value={coat.resinId}
           options={resins.map((r) => [r.id, r.name])}
-          onChange={(e) => onSave({ resinId: e.target.value })}
+          onChange={(e) => onSave({ resinId: asId(e.target.value) })}
         />
         <CoveredAreas
           areas={around.areas}
           chosen={areaIds}
           onChange={(ids) => {
             setAreaIds(ids);
-            if (ids.length > 0) onSave({ areaIds: ids });
+            if (ids.length > 0) onSave({ areaIds: ids.map((id) => asId(id)) });
           }}
         />
         <Rest view={view} onSave={onSave} />

@@ -3,7 +3,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { CENTRE_CUT, measureShape, type CutLine } from '@/core/geometry';
 import { buildUp, filmAreas } from '@/core/coat';
-import type { Area } from '@/records/types';
+import type { Area } from '@/records';
 import type { CoatView, PieceView } from '@/shop/coatView';
 import { SectionDrawing } from './section';
 import { Panel } from '@/ui/Panel';

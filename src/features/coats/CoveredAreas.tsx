@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import type { Area } from '@/records/types';
+import type { Area } from '@/records';
 
 interface Props {
   readonly areas: readonly Area[];

@@ -21,7 +21,7 @@ import {
 import type { Ledger, LedgerLineId, LedgerOverride } from '@/core/coat';
 import type { MixSplit } from '@/core/resin';
 import { formatIn } from '@/core/units';
-import type { Coat, Resin } from '@/records/types';
+import type { Coat, Resin } from '@/records';
 import { Explained } from '@/features/common/Explained';
 import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';

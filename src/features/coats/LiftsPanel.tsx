@@ -1,6 +1,6 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
 import { beneath, planLifts, tallestRelief } from '@/core/coat';
-import type { ReliefKind } from '@/records/types';
+import type { ReliefKind } from '@/core/piece';
 import type { CoatView } from '@/shop/coatView';
 import { Explained } from '@/features/common/Explained';
 import { useFormat } from '@/features/common/useFormat';

@@ -3,7 +3,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useState } from 'react';
 import { useAct, useShop } from '@/data/hooks';
-import { COAT_KINDS, type CoatKind } from '@/records/types';
+import { COAT_KINDS, type CoatKind } from '@/core/piece';
 import { planCoat } from '@/data/repos/coats';
 import type { PieceView } from '@/shop/coatView';
 import { useFormat } from '@/features/common/useFormat';

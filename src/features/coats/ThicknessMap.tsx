@@ -12,7 +12,7 @@ import { extent as extentOf } from '@/core/numeric';
 import type { FilmOver } from '@/core/coat';
 import type { Explanation } from '@/core/explain';
 import { shapeBox, shapeSides, type CutLine } from '@/core/geometry';
-import type { Area } from '@/records/types';
+import type { Area } from '@/records';
 import { Explained } from '@/features/common/Explained';
 import { EDGE_STROKE } from '@/features/common/Outline';
 import { useFormat } from '@/features/common/useFormat';

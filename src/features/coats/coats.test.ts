@@ -1,6 +1,6 @@
 import { READY_PLANS } from '@/core/coat';
 
-import type { Coat, Resin } from '@/records/types';
+import type { Coat, Resin } from '@/records';
 import {
   coloursText,
   draftOfIntent,

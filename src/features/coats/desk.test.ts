@@ -10,7 +10,7 @@ import {
 } from '@/shop/coatView';
 import { checkWords } from './checkWords';
 import { ruleWords } from './model';
-import { DEFAULT_SETTINGS } from '@/records/types';
+import { DEFAULT_SETTINGS } from '@/records';
 
 const shop = demoView();
 const views = pieceViews(shop, NOW);

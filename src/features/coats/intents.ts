@@ -1,7 +1,7 @@
 import { LOCK_LIFT_M, type Intent, type IntentKind } from '@/core/coat';
 import type { Issue } from '@/core/result';
 import { editText } from '@/core/units';
-import type { CoatKind } from '@/records/types';
+import type { CoatKind } from '@/core/piece';
 import type { FieldReader } from '@/features/common/fieldReader';
 import { issueText } from '@/features/common/issueText';
 import type { Format } from '@/features/common/useFormat';

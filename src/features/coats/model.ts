@@ -1,8 +1,8 @@
 import { ruleOfThumb, VOLUME_RULES, ruleExplanation } from '@/core/coat';
 import type { Explanation } from '@/core/explain';
-import { plainCoat } from '@/records/coat';
+import type { CoatKind } from '@/core/piece';
+import { type Area, plainCoat, type Resin, type Settings } from '@/records';
 import { thicknessOf } from '@/shop/coatFacts';
-import type { Area, CoatKind, Resin, Settings } from '@/records/types';
 import type { NewCoat } from '@/data/repos/coats';
 import type { CoatView, PieceView } from '@/shop/coatView';
 import { FieldReader } from '@/features/common/fieldReader';
@@ -50,7 +50,9 @@ export function readCoat(
   if (draft.areaIds.length === 0) reader.errors.areaIds = 'Choose at least one area.';
   const intent = readIntent(draft.intent, reader, 'intent');
   if (!resin || !reader.sound) return { ok: false, errors: reader.errors };
-  const { kind, resinId, areaIds } = draft;
+  const { kind } = draft;
+  const resinId = resin.id;
+  const areaIds = areas.flatMap(({ id }) => (draft.areaIds.includes(id) ? [id] : []));
   const order = Math.max(0, ...coats.map((c) => c.coat.order)) + 1;
   const laid = coats.map((c) => c.coat);
   const found = thicknessOf({ kind, areaIds, order, intent }, areas, laid, resin.sheet);

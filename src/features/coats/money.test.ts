@@ -1,4 +1,4 @@
-import type { Coat } from '@/records/types';
+import type { Coat } from '@/records';
 import { costOf, jobCost, leftOver, waitingFor } from './money';
 import { ledgerOf, pieceViews, type CoatView, type PieceView } from '@/shop/coatView';
 import { demoView, NOW } from '@/features/test/shop';

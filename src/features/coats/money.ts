@@ -2,7 +2,7 @@ import type { Explanation } from '@/core/explain';
 import { coatCost, leftOverPlan, type CoatCost, type Ledger } from '@/core/coat';
 import { mixDensity } from '@/core/resin';
 import type { Shop } from '@/shop/shop';
-import type { Piece } from '@/records/types';
+import type { Piece } from '@/records';
 import { ledgerOf, pieceViews, type CoatView, type PieceView } from '@/shop/coatView';
 import { holdsOf } from '@/shop/prepView';
 

@@ -1,7 +1,6 @@
 import type { BuildCoat, ReadyPlan, ReserveSchool } from '@/core/coat';
-import { plainCoat } from '@/records/coat';
+import { type Area, plainCoat, type Resin } from '@/records';
 import { thicknessOf } from '@/shop/coatFacts';
-import type { Area, Resin } from '@/records/types';
 import type { NewCoat } from '@/data/repos/coats';
 import type { PieceView } from '@/shop/coatView';
 import type { Format } from '@/features/common/useFormat';

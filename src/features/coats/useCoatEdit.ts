@@ -2,7 +2,7 @@ import { useMemo, useRef, useState } from 'react';
 import type { LedgerLineId, LedgerOverride } from '@/core/coat';
 import { useAct } from '@/data/hooks';
 import { thicknessOf } from '@/shop/coatFacts';
-import type { Coat } from '@/records/types';
+import type { Coat } from '@/records';
 import { changeCoat, type CoatChange } from '@/data/repos/coats';
 import { ledgerOf, splitOf, type CoatView, type PieceView } from '@/shop/coatView';
 import { draggedIntent } from './intents';

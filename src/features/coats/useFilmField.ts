@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { FilmField } from '@/core/coat';
-import { edgeKindsOf, type Area } from '@/records/types';
+import { type Area, edgeKindsOf } from '@/records';
 import { computeClient } from '@/workers/client';
 
 /** Cells of a map: enough for 0.1 % at the size of a tile, and quick at any size. */

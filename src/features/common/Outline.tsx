@@ -1,6 +1,6 @@
 import { extent } from '@/core/numeric';
 import { flattenPath, shapeBox, shapeSides, type Shape } from '@/core/geometry';
-import type { EdgeKind } from '@/records/types';
+import type { EdgeKind } from '@/core/piece';
 import { SvgText } from '@/ui/SvgText';
 
 interface Props {

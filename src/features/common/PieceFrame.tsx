@@ -1,5 +1,5 @@
 'use client';
-import { edgeHeightOf } from '@/records/types';
+import { edgeHeightOf } from '@/records';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useEffect, useState, type ReactNode } from 'react';

@@ -1,5 +1,5 @@
 import type { Issue } from '@/core/result';
-import { DEFAULT_SETTINGS } from '@/records/types';
+import { DEFAULT_SETTINGS } from '@/records';
 import { FieldReader } from './fieldReader';
 import { resolverOf } from './formErrors';
 import { reserveId, reserveOptions, reserveSchool } from './reserves';

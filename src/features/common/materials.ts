@@ -1,4 +1,4 @@
-import type { Support } from '@/records/types';
+import type { Support } from '@/core/piece';
 
 /** Hatch of each support in sections. */
 export const SUPPORT_HATCH: Readonly<Record<Support, string>> = {

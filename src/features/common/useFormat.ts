@@ -8,7 +8,7 @@ import {
   OUNCE_KG,
 } from '@/core/units';
 import { useShop } from '@/data/hooks';
-import type { Settings } from '@/records/types';
+import type { Settings } from '@/records';
 
 export interface Format {
   readonly units: UnitSystem;

@@ -1,5 +1,5 @@
 import { CURING_STATES } from '@/core/resin';
-import { DEFECT_KINDS, SUPPORTS } from '@/records/types';
+import { DEFECT_KINDS, SUPPORTS } from '@/core/piece';
 import { pieceViews } from '@/shop/coatView';
 import { SUPPORT_HATCH } from './materials';
 import { sizeWords } from './PieceFrame';

@@ -1,7 +1,7 @@
 import { coatLedger } from '@/core/coat';
-import { keepShop, SHOP_TABLES, type Shop, type ShopRows } from '@/shop/shop';
+import { keepShop, type Shop, type ShopRows } from '@/shop/shop';
 import type { AnyTables } from '@/data/migrations';
-import { type LogEntry } from '@/records/types';
+import { LIVE_TABLES, type LogEntry } from '@/records';
 import type { RowFault } from '@/records/validate';
 import { entryWords, filterLog } from '../book/model';
 import { checkWords } from '../coats/checkWords';
@@ -37,7 +37,7 @@ import { ratioGauge, wantedB, wetView } from '../wet/model';
 
 /** The shop that tables make, in the order in which a live read gives it. */
 export const shopOf = (tables: AnyTables): Shop =>
-  keepShop(Object.fromEntries(SHOP_TABLES.map((table) => [table, tables[table] ?? []])) as ShopRows)
+  keepShop(Object.fromEntries(LIVE_TABLES.map((table) => [table, tables[table] ?? []])) as ShopRows)
     .shop;
 
 function tryCoat(view: CoatView, piece: PieceView, shop: Shop, nowMs: number, format: Format) {

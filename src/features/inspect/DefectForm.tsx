@@ -1,8 +1,9 @@
 'use client';
+import { asId } from '@/records';
 import { Box, Heading } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { useAct } from '@/data/hooks';
-import { DEFECT_KINDS, type DefectKind } from '@/records/types';
+import { DEFECT_KINDS, type DefectKind } from '@/core/piece';
 import { noteDefect } from '@/data/repos/bench';
 import type { PieceView } from '@/shop/coatView';
 import { Button } from '@/ui/Button';
@@ -24,7 +25,12 @@ export function DefectForm({ view }: { view: PieceView }) {
   const { photo, trouble, pick, settled, forget } = usePickedPhoto();
   const guide = DEFECT_GUIDE[kind];
   const save = async () => {
-    const told = { pieceId: view.piece.id, coatId: coatId || null, kind, note: note.trim() };
+    const told = {
+      pieceId: view.piece.id,
+      coatId: coatId === '' ? null : asId<'coat'>(coatId),
+      kind,
+      note: note.trim(),
+    };
     // The photo that was chosen for this defect goes with it, however long it takes to read.
     const picture = await settled();
     if (picture === 'unreadable') return;

@@ -1,8 +1,7 @@
 'use client';
-import { edgeKindsOf } from '@/records/types';
+import { type Defect, edgeKindsOf, type Photo } from '@/records';
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useAct, useNow, useRead, useShop } from '@/data/hooks';
-import type { Defect, Photo } from '@/records/types';
 import { repairDefect } from '@/data/repos/bench';
 import { clockText } from '@/features/common/clockText';
 import type { PieceView } from '@/shop/coatView';

@@ -1,4 +1,4 @@
-import type { Photo } from '@/records/types';
+import type { Photo } from '@/records';
 
 const LONGEST_PX = 1600;
 const LARGEST_BYTES = 60_000_000;

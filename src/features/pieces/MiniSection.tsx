@@ -1,7 +1,7 @@
 'use client';
 import { buildUp, sectionStack } from '@/core/coat';
 import { shapeBox } from '@/core/geometry';
-import type { Area } from '@/records/types';
+import type { Area } from '@/records';
 import type { PieceView } from '@/shop/coatView';
 import { SUPPORT_HATCH } from '@/features/common/materials';
 import { STATE_FILL } from '@/features/common/stateWords';

@@ -1,5 +1,5 @@
 'use client';
-import { edgeKindsOf } from '@/records/types';
+import { edgeKindsOf } from '@/records';
 import { Box, Flex, Heading, Input } from '@chakra-ui/react';
 import Link from 'next/link';
 import { memo, useState } from 'react';

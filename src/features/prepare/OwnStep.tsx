@@ -3,7 +3,7 @@ import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useState } from 'react';
 import { grits, nearestGrit } from '@/core/prep';
 import { useAct } from '@/data/hooks';
-import type { Area, Id } from '@/records/types';
+import type { Area, Id } from '@/records';
 import { addTask, type NewTask } from '@/data/repos/prep';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';

@@ -2,7 +2,7 @@
 import { Box, Grid, Heading } from '@chakra-ui/react';
 import type { PrepSchools } from '@/core/prep';
 import { useAct, useShop } from '@/data/hooks';
-import type { Piece } from '@/records/types';
+import type { Piece } from '@/records';
 import { choosePieceSchools } from '@/data/repos/prep';
 import { SCHOOL_FIELDS } from '@/features/common/schools';
 import { Panel } from '@/ui/Panel';

@@ -1,4 +1,5 @@
 'use client';
+import type { Id } from '@/records';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { ArrowDown, ArrowUp, TriangleAlert } from 'lucide-react';
 import type { HalfPlane } from '@/core/geometry';
@@ -83,7 +84,7 @@ function Moves({
   prep,
   placed,
 }: {
-  pieceId: string;
+  pieceId: Id<'piece'>;
   prep: PiecePrep;
   placed: PlacedTask;
 }) {
@@ -117,7 +118,7 @@ function Moves({
 }
 
 interface Props {
-  readonly pieceId: string;
+  readonly pieceId: Id<'piece'>;
   readonly prep: PiecePrep;
   readonly placed: PlacedTask;
   readonly nowMs: number;

@@ -1,5 +1,5 @@
 import type { Shop } from '@/shop/shop';
-import type { Settings } from '@/records/types';
+import type { Settings } from '@/records';
 import { demoShop } from '@/demo';
 import { dayNeeds, sumNeeds } from './daySheet';
 

@@ -3,7 +3,7 @@ import { sumMaterials, type CautionName, type MaterialSum } from '@/core/prep';
 import { shapeSides, type Point } from '@/core/geometry';
 import type { Shop } from '@/shop/shop';
 import type { PiecePrep } from '@/shop/prepFacts';
-import type { Piece } from '@/records/types';
+import type { Piece } from '@/records';
 import { clockText } from '@/features/common/clockText';
 import type { Format } from '@/features/common/useFormat';
 import { amountText, packsText, type NamedNeeds } from './amounts';

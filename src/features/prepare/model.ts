@@ -1,3 +1,4 @@
+import type { Id } from '@/records';
 import { coatOrder, holdsBack, mustPrecede, type PlacedTask, type PrepTask } from '@/core/prep';
 import type { PiecePrep } from '@/shop/prepFacts';
 import type { TaskRef } from '@/data/repos/prep';
@@ -37,7 +38,7 @@ export function taskGroups({ facts, state }: PiecePrep): TaskGroup[] {
   return [{ coatId: null, coat: '', title, tasks: free, held: 0, next: false }, ...groups];
 }
 
-export const refOf = (pieceId: string, task: PrepTask): TaskRef => ({ pieceId, task });
+export const refOf = (pieceId: Id<'piece'>, task: PrepTask): TaskRef => ({ pieceId, task });
 
 /** Tasks in a new order, or null when the work does not leave that free. */
 export function movedOrder(

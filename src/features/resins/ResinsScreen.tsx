@@ -3,7 +3,7 @@ import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
 import { massRatioBA, mixDensity } from '@/core/resin';
 import { useShop } from '@/data/hooks';
-import type { Resin } from '@/records/types';
+import type { Resin } from '@/records';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';

@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 import { useAct, useShop } from '@/data/hooks';
-import type { Resin } from '@/records/types';
+import { newId, type Resin } from '@/records';
 import { saveResin } from '@/data/repos/bench';
 import { resolverOf } from '@/features/common/formErrors';
 import { useFormat } from '@/features/common/useFormat';
@@ -109,7 +109,7 @@ function SheetForm({ resin }: { resin: Resin | null }) {
   const router = useRouter();
   const format = useFormat();
   const [saved, setSaved] = useState(false);
-  const [id] = useState<string>(() => resin?.id ?? crypto.randomUUID());
+  const [id] = useState(() => resin?.id ?? newId<'resin'>());
   const initial = resin ? draftOfResin(resin, format) : TYPICAL;
   // The sheet when typing began, as it was stored and as this form reads it: what others change since is theirs.
   const [begun, setBegun] = useState({ stored: resin, draft: initial });

@@ -8,7 +8,7 @@ import {
   type SheetTimes,
 } from '@/core/resin';
 import { editText, type Quantity } from '@/core/units';
-import type { Resin } from '@/records/types';
+import type { Resin } from '@/records';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { FormRead } from '@/features/common/formErrors';
 import type { Format } from '@/features/common/useFormat';

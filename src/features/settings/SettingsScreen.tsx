@@ -14,7 +14,7 @@ import { ConfirmDialog } from '@/ui/ConfirmDialog';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import type { Settings } from '@/records/types';
+import type { Settings } from '@/records';
 import { Fonts } from './Fonts';
 import { Keeping } from './Keeping';
 import { draftOfSettings, readSettings, type SettingsDraft, type SettingsTold } from './model';

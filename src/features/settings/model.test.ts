@@ -1,5 +1,5 @@
 import { parseTimeOfDay, draftOfSettings, readSettings } from './model';
-import { DEFAULT_SETTINGS } from '@/records/types';
+import { DEFAULT_SETTINGS } from '@/records';
 import { METRIC } from '../test/shop';
 
 describe('settings form', () => {

@@ -2,7 +2,7 @@ import { HUMIDITY_LIMITS } from '@/core/climate';
 import type { PrepSchools } from '@/core/prep';
 import { ROOM_LIMITS_K } from '@/core/resin';
 import { editText, type UnitSystem } from '@/core/units';
-import type { Settings } from '@/records/types';
+import type { Settings } from '@/records';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { FormRead } from '@/features/common/formErrors';
 import { reserveId, reserveSchool } from '@/features/common/reserves';

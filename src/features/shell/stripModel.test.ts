@@ -1,11 +1,16 @@
-import { DEFAULT_SETTINGS } from '@/records/types';
+import { asId, DEFAULT_SETTINGS } from '@/records';
 import { HOUR, NOW, plain } from '../test/shop';
 import { roomWords } from './stripModel';
 
 describe('the room on the strip', () => {
   const { roomTemperatureK } = DEFAULT_SETTINGS;
   const read = (hoursAgo: number, temperatureK: number) => ({
-    ...{ id: `${hoursAgo}`, fromMs: NOW - hoursAgo * HOUR, temperatureK, humidity: 0.5 },
+    ...{
+      id: asId<'air'>(`${hoursAgo}`),
+      fromMs: NOW - hoursAgo * HOUR,
+      temperatureK,
+      humidity: 0.5,
+    },
   });
   const words = (air: ReturnType<typeof read>[]) =>
     plain(roomWords({ air, settings: DEFAULT_SETTINGS }, NOW));

@@ -1,7 +1,6 @@
 import { workingTime } from '@/core/resin';
 import type { Shop } from '@/shop/shop';
-import { batchStep } from '@/records/batchStep';
-import type { Area, Id, WetSession } from '@/records/types';
+import { type Area, batchStep, type Id, type WetSession } from '@/records';
 import { clockText, spanText } from '../common/clockText';
 import { areasOf, readViews, type CoatView, type PieceView } from '@/shop/coatView';
 import { maskClocks } from '@/shop/prepView';

@@ -1,7 +1,8 @@
 'use client';
+import { newId } from '@/records';
 import { Flex } from '@chakra-ui/react';
 import { measureShape } from '@/core/geometry';
-import type { AreaKind } from '@/records/types';
+import type { AreaKind } from '@/core/piece';
 import { Button } from '@/ui/Button';
 import { editText } from '@/core/units';
 import { emptyArea, emptyEdge, type AreaDraft } from './draft';
@@ -18,7 +19,7 @@ export function AreaStrip() {
       ...blank,
       name: count > 0 ? `${blank.name} ${count + 1}` : blank.name,
       ...from,
-      id: crypto.randomUUID(),
+      id: newId<'area'>(),
     };
     edit((d) => ({ ...d, areas: [...d.areas, fresh] }));
     select(draft.areas.length);

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { DAMAGE_KINDS } from '@/records/types';
+import { DAMAGE_KINDS } from '@/core/piece';
 import { Button } from '@/ui/Button';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';

@@ -1,4 +1,5 @@
 'use client';
+import { asId, newId } from '@/records';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { DRAWING_LIMITS, DRAWING_UNITS, type DrawingRead } from '@/core/exchange/drawing';
@@ -157,7 +158,7 @@ export function DrawingImport() {
         ...d.areas.filter((a) => !a.id?.startsWith('drawn-')),
         ...recesses.map(({ path, at }, i) => ({
           ...emptyArea(format, 'recess'),
-          id: `drawn-${crypto.randomUUID()}`,
+          id: asId<'area'>(`drawn-${newId()}`),
           name: `Recess ${i + 1}`,
           shape: 'outline' as const,
           outline: path,

@@ -1,7 +1,7 @@
 'use client';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { PROFILE_KINDS, type EdgeProfile } from '@/core/geometry';
-import { EDGE_KINDS, type EdgeKind } from '@/records/types';
+import { EDGE_KINDS, type EdgeKind } from '@/core/piece';
 import { EDGE_STROKE } from '@/features/common/Outline';
 import { Button } from '@/ui/Button';
 import { SelectField } from '@/ui/SelectField';

@@ -2,7 +2,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
 import { propLifts, propsCarry, shapeBox, steepest, type Tilt } from '@/core/geometry';
-import type { LevelReading } from '@/records/types';
+import type { LevelReading } from '@/records';
 import { INCLINOMETERS, type Inclinometer } from '@/devices/inclinometer';
 import { Explained } from '@/features/common/Explained';
 import { FieldReader } from '@/features/common/fieldReader';

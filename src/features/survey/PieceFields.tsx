@@ -1,7 +1,7 @@
 'use client';
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import { SHAPE_KINDS } from '@/core/geometry';
-import { SUPPORTS, type Support } from '@/records/types';
+import { type Support, SUPPORTS } from '@/core/piece';
 import { SelectField } from '@/ui/SelectField';
 import { TextAreaField, TextField } from '@/ui/TextField';
 import { DrawingImport } from './DrawingImport';

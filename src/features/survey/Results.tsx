@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import type { Explanation } from '@/core/explain';
 import { checkShape, mapPath, sharedArea, shapePath, type Shape } from '@/core/geometry';
 import type { Quantity } from '@/core/units';
-import { measureArea } from '@/records/area';
+import { measureArea } from '@/records';
 import { Explained } from '@/features/common/Explained';
 import { FieldReader } from '@/features/common/fieldReader';
 import { Button } from '@/ui/Button';

@@ -1,6 +1,6 @@
 'use client';
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
-import { POROSITIES, RELIEF_KINDS, SURFACES } from '@/records/types';
+import { POROSITIES, RELIEF_KINDS, SURFACES } from '@/core/piece';
 import { Button } from '@/ui/Button';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';

@@ -8,20 +8,23 @@ import {
   type ShapeKind,
 } from '@/core/geometry';
 import { editText } from '@/core/units';
-import { plainArea } from '@/records/area';
 import type {
-  Area,
   AreaKind,
   DamageKind,
   EdgeKind,
-  HardwareMark,
-  Measured,
-  Piece,
   Porosity,
   ReliefKind,
   Support,
   Surface,
-} from '@/records/types';
+} from '@/core/piece';
+import {
+  type Area,
+  type HardwareMark,
+  type Id,
+  type Measured,
+  type Piece,
+  plainArea,
+} from '@/records';
 import type { Format } from '@/features/common/useFormat';
 
 /** What is typed and drawn in the survey of a piece: lengths as text, places in m. */
@@ -54,7 +57,7 @@ export function damageSizes(kind: DamageKind): readonly ('length' | 'width' | 'd
 }
 
 export interface AreaDraft {
-  readonly id: string | null;
+  readonly id: Id<'area'> | null;
   readonly name: string;
   readonly kind: AreaKind;
   readonly shape: ShapeKind;

@@ -1,7 +1,7 @@
 import type { Explanation, ExplainInput } from '@/core/explain';
 import { LEVEL_SHARE, tiltDifference, tiltFluidity, tolerableSlope } from '@/core/film';
 import { measureShape, pathArea, shapePath, type FaceMeasure, type Shape } from '@/core/geometry';
-import type { Area } from '@/records/types';
+import type { Area } from '@/records';
 import type { PlannedFilm } from './SurveyContext';
 
 function dimensions(shape: Shape): ExplainInput[] {

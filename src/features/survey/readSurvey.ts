@@ -8,7 +8,8 @@ import {
   type Shape,
 } from '@/core/geometry';
 import type { Issue } from '@/core/result';
-import type { Damage, Edge, LevelReading, Relief } from '@/records/types';
+import type { Damage, Relief } from '@/core/piece';
+import type { Edge, LevelReading } from '@/records';
 import type { Survey, SurveyedArea } from '@/data/repos/survey';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { Format } from '@/features/common/useFormat';

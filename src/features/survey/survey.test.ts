@@ -6,8 +6,15 @@ import {
   type Point,
   type Shape,
 } from '@/core/geometry';
-import { plainArea, ledgerArea, measureArea } from '@/records/area';
-import { edgeHeightOf, edgeKindsOf, type Area } from '@/records/types';
+import {
+  type Area,
+  asId,
+  edgeHeightOf,
+  edgeKindsOf,
+  ledgerArea,
+  measureArea,
+  plainArea,
+} from '@/records';
 import { areaExplanation, bandExplanation, edgeExplanation, levelExplanation } from './explain';
 import {
   draftOf,
@@ -224,8 +231,8 @@ describe('what is drafted', () => {
 describe('areas as records', () => {
   const area: Area = {
     ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018, ['open', 'dammed']),
-    id: 'a',
-    pieceId: 'p',
+    id: asId('a'),
+    pieceId: asId('p'),
   };
   it('the ledger takes the open edges only, unrolled', () => {
     expect(edgeKindsOf(area)).toEqual(['open', 'dammed', 'open', 'dammed']);
@@ -239,8 +246,8 @@ describe('areas as records', () => {
   it('an area from a photo is as sure as its trace', () => {
     const measured = {
       by: 'photo',
-      photoId: 'x',
-      planPhotoId: 'y',
+      photoId: asId<'photo'>('x'),
+      planPhotoId: asId<'photo'>('y'),
       box: { left: 0, right: 1, low: 0, high: 1 },
       sigmaShare: 0.02,
     } as const;

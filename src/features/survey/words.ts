@@ -1,5 +1,5 @@
 import type { EdgeProfile, ShapeKind } from '@/core/geometry';
-import type { AreaKind, EdgeKind, Porosity } from '@/records/types';
+import type { AreaKind, EdgeKind, Porosity } from '@/core/piece';
 import type { AreaDraft } from './draft';
 
 /** Dimension of each shape that takes no second one. */

@@ -1,6 +1,6 @@
 import { demoShop } from '@/demo';
 import { keepShop, type Shop, type ShopRows } from '@/shop/shop';
-import { DEFAULT_SETTINGS } from '@/records/types';
+import { DEFAULT_SETTINGS } from '@/records';
 import { formatOf } from '../common/useFormat';
 
 /** Tuesday 24 November 2026, 13:30 by the clock of the machine. */

@@ -1,6 +1,5 @@
 import type { Shop } from '@/shop/shop';
-import { batchStep } from '@/records/batchStep';
-import { edgeKindsOf } from '@/records/types';
+import { batchStep, edgeKindsOf } from '@/records';
 import { clockText } from '@/features/common/clockText';
 import { ledgerOf, readViews, type CoatView, type PieceView } from '@/shop/coatView';
 import { each, type RowTrouble, type Tolerated } from '@/features/common/trouble';

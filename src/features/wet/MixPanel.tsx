@@ -3,7 +3,7 @@ import { Box } from '@chakra-ui/react';
 import type { Explanation } from '@/core/explain';
 import { workingTime, type MixSplit, splitExplanation, workingExplanation } from '@/core/resin';
 import type { Issue } from '@/core/result';
-import type { Resin } from '@/records/types';
+import type { Resin } from '@/records';
 import { spanText } from '@/features/common/clockText';
 import type { CoatView } from '@/shop/coatView';
 import { Explained } from '@/features/common/Explained';

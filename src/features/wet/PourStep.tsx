@@ -1,5 +1,5 @@
 'use client';
-import { edgeKindsOf } from '@/records/types';
+import { edgeKindsOf } from '@/records';
 import { Box, Flex } from '@chakra-ui/react';
 import { useAct, useNow } from '@/data/hooks';
 import { coverBatch, pourCoat } from '@/data/repos/wet';

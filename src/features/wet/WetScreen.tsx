@@ -1,4 +1,5 @@
 'use client';
+import { asId } from '@/records';
 import { clockExplanation } from '@/core/resin';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
@@ -85,7 +86,8 @@ function Done({ view: wet }: { view: WetView }) {
 }
 
 /** A wet session, full screen at the bench; where it stands comes from the record alone. */
-export function WetScreen({ sessionId }: { sessionId: string }) {
+export function WetScreen({ sessionId: told }: { sessionId: string }) {
+  const sessionId = asId<'session'>(told);
   const shop = useShop();
   const act = useAct();
   const router = useRouter();

@@ -1,7 +1,14 @@
 import { checkMix, workingTime, type MixCheck } from '@/core/resin';
 import type { Shop } from '@/shop/shop';
-import { batchStep, type BatchStep } from '@/records/batchStep';
-import type { Batch, Coat, Piece, Resin, WetSession } from '@/records/types';
+import {
+  type Batch,
+  batchStep,
+  type BatchStep,
+  type Coat,
+  type Piece,
+  type Resin,
+  type WetSession,
+} from '@/records';
 
 export interface WetView {
   readonly session: WetSession;

@@ -1,6 +1,5 @@
 import { useRead } from '@/data/hooks';
-import { standingActs, type WetAct } from '@/records/wetActs';
-import type { Batch } from '@/records/types';
+import { type Batch, standingActs, type WetAct } from '@/records';
 
 /** The newest act of a batch that stands: what Undo takes back. */
 export function useLastAct({ id }: Batch): WetAct | null {

@@ -2,7 +2,7 @@ import { seededRandom } from '@/core/numeric';
 import { SCHEMA_VERSION } from '@/data/migrations';
 import { DemoBuilder } from '@/demo/builder';
 import { DEMO_RESINS } from '@/demo/resins';
-import { DEFAULT_SETTINGS, type PrepRecord } from '@/records/types';
+import { asId, BATCHES, DEFAULT_SETTINGS, type PrepRecord, TASKS } from '@/records';
 
 const HOUR = 3_600_000;
 const TICKED = [
@@ -18,7 +18,8 @@ const THINGS = ['board', 'tray', 'tile', 'panel', 'sill', 'plaque', 'lid', 'tabl
 export const LARGE = { pieces: 1000, curing: 25, planned: 60, logEach: 20 } as const;
 
 /** The one session that is open: its batch waits for part A. */
-export const LARGE_SESSION = 'large-session';
+export const LARGE_SESSION = asId<'session'>('large-session');
+const BATCH = asId<'batch'>('large-batch');
 
 /**
  * A shop file of 1,000 pieces, 4,000 coats and 20,000 entries, made by the builder of the demo.
@@ -64,12 +65,12 @@ export function largeShop(nowMs: number, pieces: number = LARGE.pieces): string 
         : cameMs + (n + 1) * 12 * HOUR;
       b.pour(coat, resin, { pouredMs, temperatureK: 293.15 + random() * 4 });
     }
-    const first = b.coats.find((c) => c.pieceId === piece.id)?.id ?? '';
+    const first = b.coats.find((c) => c.pieceId === piece.id)?.id ?? null;
     for (const [rule, title] of TICKED)
       tasks.push({
+        ...TASKS.defaults,
         ...{ id: b.id('task'), pieceId: piece.id, key: `${rule}:${first}`, rule, title },
-        ...{ coatId: first, scope: [], state: 'done', doneMs: Math.round(cameMs), reason: '' },
-        ...{ result: null, order: null, method: null, limit: null, own: null },
+        ...{ coatId: first, scope: [], state: 'done', doneMs: Math.round(cameMs) },
       });
     for (let more = b.log.length; more < (i + 1) * LARGE.logEach; more += 1)
       b.write(cameMs + HOUR, 'note', { pieceId: piece.id, text: 'Looked at in raking light.' });
@@ -106,13 +107,12 @@ function openSession(b: DemoBuilder, nowMs: number): void {
     ...{ ...of, id: LARGE_SESSION, temperatureK: 295.15, startedMs, endedMs: null },
   });
   b.batches.push({
-    ...{ ...of, id: 'large-batch', sessionId: LARGE_SESSION },
-    ...{ targetM3: 2e-4, targetAKg: 0.12, targetBKg: 0.1, aKg: null, bKg: null, aBy: null },
-    ...{ bBy: null, addedAKg: 0, reading: null, mixedMs: null, stirStartedMs: null },
-    ...{ stirredMs: null, pouredMs: null, coveredMs: null },
+    ...{ ...of, id: BATCH, sessionId: LARGE_SESSION },
+    ...BATCHES.defaults,
+    ...{ targetM3: 2e-4, targetAKg: 0.12, targetBKg: 0.1 },
   });
-  b.coats[at] = { ...coat, batchId: 'large-batch' };
+  b.coats[at] = { ...coat, batchId: BATCH };
   b.write(startedMs, 'session started', {
-    ...{ sessionId: LARGE_SESSION, batchId: 'large-batch', pieceId: coat.pieceId, text: coat.name },
+    ...{ sessionId: LARGE_SESSION, batchId: BATCH, pieceId: coat.pieceId, text: coat.name },
   });
 }

@@ -2,7 +2,8 @@
 import { useState } from 'react';
 import { CENTRE_CUT, cutShape, type CutLine } from '@/core/geometry';
 import { INCH_M } from '@/core/units';
-import { edgeHeightOf, edgeKindsOf, type Area, type Support } from '@/records/types';
+import type { Support } from '@/core/piece';
+import { type Area, edgeHeightOf, edgeKindsOf } from '@/records';
 import { SUPPORT_HATCH } from '@/features/common/materials';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
 import { useFormat, type Format } from '@/features/common/useFormat';

@@ -8,7 +8,7 @@ import {
 } from '@/core/coat';
 import type { Cut } from '@/core/geometry';
 import type { CoatState } from '@/core/resin';
-import type { EdgeKind } from '@/records/types';
+import type { EdgeKind } from '@/core/piece';
 
 /** Drawing size in its own units. */
 export const SECTION = {

@@ -1,4 +1,4 @@
-import type { TableName } from '@/records/types';
+import type { TableName } from '@/records';
 import { RowTrouble } from '@/shop/rowTrouble';
 
 const SINGULAR: Readonly<Record<TableName, string>> = {

@@ -1,4 +1,5 @@
 'use client';
+import { newId } from '@/records';
 import { Box, Flex } from '@chakra-ui/react';
 import { useMemo, useState, type MouseEvent } from 'react';
 import { centrePath, shapePath, shiftPath, type Path, type Point } from '@/core/geometry';
@@ -36,7 +37,7 @@ function useFinish(done: () => void) {
     }
     if (tool === 'recess') {
       const [dx, dy] = centrePath(path).shift;
-      const id = crypto.randomUUID();
+      const id = newId<'area'>();
       const count = draft.areas.filter((a) => a.kind === 'recess').length;
       edit((d) => ({
         ...d,

@@ -1,4 +1,5 @@
 'use client';
+import { newId } from '@/records';
 import { Box, chakra, Dialog, Flex, Grid, Portal } from '@chakra-ui/react';
 import type { Explanation } from '@/core/explain';
 import { isConvex, sortCorners } from '@/core/trace';
@@ -169,7 +170,7 @@ export function TracePanel({ onClose }: { onClose: () => void }) {
   const use = () => {
     if (!answer || !photo) return;
     const { traced } = answer;
-    const [photoId, planPhotoId] = [crypto.randomUUID(), crypto.randomUUID()];
+    const [photoId, planPhotoId] = [newId<'photo'>(), newId<'photo'>()];
     const name = photo.file.name.slice(0, 180);
     addPhotos([
       { id: photoId, name, ...answer.photo },

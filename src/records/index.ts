@@ -1,0 +1,32 @@
+export { asId, newId, type Id } from './id';
+export { defineRecord, type Parts, type RecordDefinition, type Reference } from './define';
+export {
+  LIVE_TABLES,
+  RECORDS,
+  TABLE_NAMES,
+  type LiveTable,
+  type TableName,
+  type Tables,
+} from './tables';
+export type { AirReading } from './air';
+export { edgeHeightOf, edgeKindsOf, type Area, type Edge, type Measured } from './area';
+export { ledgerArea, measureArea, plainArea } from './areaMeasure';
+export { BATCHES, WEIGHED_BY, type Batch, type WeighedBy } from './batch';
+export { BATCH_STEPS, batchStep, type BatchStep } from './batchStep';
+export { COATS, plainCoat, type Coat } from './coat';
+export type { Defect } from './defect';
+export { LOG, LOG_KINDS, type LogEntry, type LogKind } from './logEntry';
+export type { Photo } from './photo';
+export { PIECES, type HardwareMark, type LevelReading, type Piece } from './piece';
+export type { Resin } from './resin';
+export type { WetSession } from './session';
+export { DEFAULT_SETTINGS, type Settings } from './settings';
+export { TASKS, type PrepRecord } from './task';
+export {
+  standingActs,
+  undoneAct,
+  WET_ACTS,
+  type Undone,
+  type WetAct,
+  type WetActKind,
+} from './wetActs';

@@ -1,0 +1,69 @@
+import { COUNT_LIMITS } from '@/core/coat';
+import type { Point, Tilt } from '@/core/geometry';
+import { SUPPORTS, type Support } from '@/core/piece';
+import type { PrepSchools } from '@/core/prep';
+import { defineRecord } from './define';
+import type { Id } from './id';
+
+/** Records as they are stored. SI units; instants in ms since the epoch; null where nothing is known yet. */
+export interface Piece {
+  readonly id: Id<'piece'>;
+  readonly name: string;
+  readonly count: number;
+  readonly support: Support;
+  readonly note: string;
+  readonly createdMs: number;
+  /** What the piece will meet in use. */
+  readonly use: { readonly hotCups: boolean; readonly food: boolean; readonly daylight: boolean };
+  /** Where hardware was, on the plan of the face, so that it goes back. */
+  readonly marks: readonly HardwareMark[];
+  readonly level: LevelReading | null;
+  /** How far the middle of a canvas hangs, m; 0 for all that is stiff. */
+  readonly bellyM: number;
+  /** Schools of preparation that differ from the shop's. */
+  readonly prep: Partial<PrepSchools>;
+}
+
+export interface HardwareMark {
+  readonly name: string;
+  readonly at: Point;
+}
+
+/** How far out of level the propped piece was found, and where its props stand. */
+export interface LevelReading {
+  readonly tilt: Tilt;
+  readonly by: string;
+  readonly readMs: number;
+  readonly props: readonly Point[];
+}
+
+export const PIECES = defineRecord<Piece>()({
+  name: 'pieces',
+  live: true,
+  references: [],
+  defaults: { marks: [], level: null, bellyM: 0, prep: {} },
+  order: (a, b) => a.createdMs - b.createdMs,
+  schema: ({ Joi, flag, id, instant, listOf, name, number, oneOf, point, schools, text }) => ({
+    id: id(),
+    name: name(),
+    count: number().integer().min(COUNT_LIMITS.min).max(COUNT_LIMITS.max),
+    support: oneOf(SUPPORTS),
+    note: text(4000),
+    createdMs: instant(),
+    use: Joi.object({ hotCups: flag(), food: flag(), daylight: flag() }).required(),
+    marks: listOf(Joi.object({ name: name(), at: point() }), 50),
+    level: Joi.object({
+      tilt: Joi.object({
+        alongX: number().min(-1).max(1),
+        alongY: number().min(-1).max(1),
+      }).required(),
+      by: text(60),
+      readMs: instant(),
+      props: listOf(point().optional(), 12),
+    })
+      .allow(null)
+      .required(),
+    bellyM: number().min(0).max(0.1),
+    prep: schools(),
+  }),
+});

@@ -1,0 +1,38 @@
+import type { ResinPrice } from '@/core/coat';
+import { checkSheet, type ResinSheet } from '@/core/resin';
+import { defineRecord } from './define';
+import type { Id } from './id';
+
+export interface Resin {
+  readonly id: Id<'resin'>;
+  readonly name: string;
+  readonly note: string;
+  readonly price: ResinPrice | null;
+  readonly sheet: ResinSheet;
+}
+
+export const RESINS = defineRecord<Resin>()({
+  name: 'resins',
+  live: true,
+  references: [],
+  defaults: { note: '', price: null },
+  order: (a, b) => a.name.localeCompare(b.name),
+  meaning: ({ sheet }) => {
+    const checked = checkSheet(sheet);
+    return checked.ok
+      ? []
+      : checked.issues.map((issue) => ({ ...issue, path: ['sheet', ...issue.path] }));
+  },
+  schema: ({ Joi, id, name, number, sheetSchema, text }) => ({
+    id: id(),
+    name: name(),
+    note: text(2000),
+    price: Joi.object({
+      amount: number().min(0).max(100_000),
+      per: Joi.valid('kg', 'l').required(),
+    })
+      .allow(null)
+      .required(),
+    sheet: sheetSchema,
+  }),
+});
