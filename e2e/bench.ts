@@ -144,10 +144,15 @@ export async function stayWhenAsked(page: Page): Promise<void> {
   await dialog.dismiss();
 }
 
-/** Loads the page again as a hand does that heeds the browser: not before what was done is stored. */
-export async function reloadStored(page: Page): Promise<void> {
+/** Waits until all that was done is stored: the browser would let the page go. */
+export async function untilStored(page: Page): Promise<void> {
   await page.waitForFunction(() =>
     window.dispatchEvent(new Event('beforeunload', { cancelable: true })),
   );
+}
+
+/** Loads the page again as a hand does that heeds the browser. */
+export async function reloadStored(page: Page): Promise<void> {
+  await untilStored(page);
   await page.reload();
 }

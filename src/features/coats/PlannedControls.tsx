@@ -34,7 +34,7 @@ interface Props {
   readonly issue: Issue | null;
   readonly places: { readonly lower: boolean; readonly higher: boolean };
   /** `base` is what stood there when the change was begun, where that may be long ago. */
-  readonly onSave: (change: CoatChange, base?: CoatChange) => void;
+  readonly onSave: (change: CoatChange, base?: CoatChange) => Promise<unknown>;
   readonly onMove: (by: 1 | -1) => void;
   readonly onRemove: () => void;
 }
@@ -73,8 +73,9 @@ function IntentControl({
   const { error } = read(draft);
   const save = (typed: IntentDraft) => {
     const { found, error: wrong } = read(typed);
-    if (!wrong && JSON.stringify(found) !== JSON.stringify(intent))
-      onSave({ intent: found }, { intent: origin });
+    return !wrong && JSON.stringify(found) !== JSON.stringify(intent)
+      ? onSave({ intent: found }, { intent: origin })
+      : Promise.resolve();
   };
   const standing = issue ? intentIssueText(issue, format) : undefined;
   return (
@@ -84,13 +85,12 @@ function IntentControl({
       error={(touched ? error : undefined) ?? standing}
       onKind={(by) => {
         const next = switchIntent(by, view.coat.thicknessM, format);
-        put(next);
-        save(next);
+        put(next, save(next));
       }}
       onValue={(value) => type({ ...draft, value })}
       onDone={() => {
         done();
-        save(draft);
+        void save(draft);
       }}
     />
   );
@@ -117,7 +117,7 @@ function PartControls({ view, onSave }: Pick<Props, 'view' | 'onSave'>) {
         onBlur={() => {
           coverage.done();
           if (parsed.ok && parsed.value !== coat.coverage)
-            onSave({ coverage: parsed.value }, { coverage: coverage.origin });
+            void onSave({ coverage: parsed.value }, { coverage: coverage.origin });
         }}
       />
       {coat.kind === 'art' && (
@@ -134,7 +134,7 @@ function PartControls({ view, onSave }: Pick<Props, 'view' | 'onSave'>) {
           onBlur={() => {
             colours.done();
             if (shares && JSON.stringify(shares) !== JSON.stringify(coat.colours))
-              onSave({ colours: shares }, { colours: colours.origin });
+              void onSave({ colours: shares }, { colours: colours.origin });
           }}
         />
       )}
@@ -153,7 +153,7 @@ export function PlannedControls({ view, places, onMove, onRemove, ...rest }: Pro
           label="Reserve"
           value={reserveId(view.coat.reserve)}
           options={reserveOptions}
-          onChange={(e) => rest.onSave({ reserve: reserveSchool(e.target.value) })}
+          onChange={(e) => void rest.onSave({ reserve: reserveSchool(e.target.value) })}
         />
         <CoatDetails view={view} onSave={rest.onSave} />
         <Flex gap="2" wrap="wrap" align="center">

@@ -56,7 +56,7 @@ export function useCoatEdit(view: PieceView, selected: CoatView) {
     /** What was typed or chosen goes before what was dragged. */
     choose: (change: CoatChange, base?: CoatChange) => {
       if (change.intent) setDraftM(null);
-      void save(change, base);
+      return save(change, base);
     },
     setLine: (line: LedgerLineId, own: LedgerOverride | null) =>
       void save({
