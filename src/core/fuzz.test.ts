@@ -1,5 +1,5 @@
 import { runCompute, COMPUTATIONS } from './compute';
-import { coatLedger, type LedgerInput } from './coat';
+import { coatLedger, PLAIN_AREA, PLAIN_INPUT, type LedgerInput } from './coat';
 import { readDxf, readSvg } from './exchange';
 import { checkShape, measureShape, type Shape } from './geometry';
 import { seededRandom } from './numeric';
@@ -207,12 +207,14 @@ describe('what must hold for any sound input (seeded)', () => {
 
   it('ledger: more certainty means more reserve; a longer rest leaves a thicker edge', () => {
     const input = (confidence: number, restS: number): LedgerInput => ({
+      ...PLAIN_INPUT,
       areas: [
         {
           name: 'Face',
           areaM2: 0.1,
           areaSigmaM2: 2e-4,
           count: 2,
+          ...PLAIN_AREA,
           openEdges: [{ areaM2: 0.024, heightM: 0.02 }],
         },
       ],

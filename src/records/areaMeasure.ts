@@ -1,4 +1,4 @@
-import type { LedgerArea } from '@/core/coat';
+import { PLAIN_AREA, type LedgerArea } from '@/core/coat';
 import { measureFace, measureShape, type FaceMeasure, type Shape } from '@/core/geometry';
 import { AREAS, type Area, type Edge } from './area';
 import type { AreaKind, EdgeKind } from '@/core/piece';
@@ -42,8 +42,8 @@ export function measureArea(area: Pick<Area, 'shape' | 'edges' | 'measured'>): F
   return measure;
 }
 
-/** An area as the volume ledger takes it: its face, the edges that resin runs down, and its walls. */
-export function ledgerArea(area: Area, count: number): LedgerArea & { readonly dammedM: number } {
+/** A bare area as the volume ledger takes it: its face, the edges that resin runs down, and its walls. */
+export function ledgerArea(area: Area, count: number): LedgerArea {
   const { areaM2, areaSigmaM2, edges } = measureArea(area);
   const openEdges = edges
     .filter((_, i) => area.edges[i]?.kind === 'open')
@@ -51,5 +51,5 @@ export function ledgerArea(area: Area, count: number): LedgerArea & { readonly d
   const dammedM = edges
     .filter((_, i) => area.edges[i]?.kind === 'dammed')
     .reduce((sum, { lengthM }) => sum + lengthM, 0);
-  return { name: area.name, areaM2, areaSigmaM2, count, openEdges, dammedM };
+  return { ...PLAIN_AREA, name: area.name, areaM2, areaSigmaM2, count, openEdges, dammedM };
 }

@@ -66,7 +66,6 @@ describe('a coat as the ledger takes it', () => {
       soakM: 0.06e-3,
       bellyM: 2e-3,
       wedge: { lengthM: 0.3, slope: 0.005 },
-      domed: false,
       pits: [{ depthM: 3e-3 }],
     });
     expect(first?.dammedM).toBeCloseTo(0.2, 12);
@@ -75,7 +74,7 @@ describe('a coat as the ledger takes it', () => {
       RIM.safe,
       mixLength(TEST_SHEET),
     );
-    expect(first?.holdsM).toBe(holds.meanM);
+    expect(first?.cover).toEqual({ by: 'film', holdsM: holds.meanM });
     const ledger = coatLedger(input(flood));
     expect(ledger.ok && ledger.value.lines.map((l) => l.id)).toEqual([
       ...['face', 'recess', 'soak', 'meniscus', 'wedge', 'belly', 'edges', 'cup', 'reserve'],
@@ -85,8 +84,7 @@ describe('a coat as the ledger takes it', () => {
     const coats = [coat(1, 'flood', ['face'], 1.6e-3), coat(2, 'flood', ['face'], 1.6e-3)];
     const [second] = input(coats[1] ?? coat(9, 'flood', []), coats).areas;
     expect(second).toMatchObject({ belowM: 1.6e-3, soakM: 0, pits: [] });
-    expect(second?.wedge).toBeUndefined();
-    expect(second?.bellyM).toBeUndefined();
+    expect(second).toMatchObject({ bellyM: 0, wedge: null });
   });
   it('a ground that Prepare has sealed drinks nothing', () => {
     const flood = coat(1, 'flood', ['face']);
@@ -95,9 +93,13 @@ describe('a coat as the ledger takes it', () => {
   it('a brushed coat makes no lip and fills no belly; a back runs down no edge', () => {
     const [seal] = input(coat(1, 'seal', ['face'], 0.2e-3)).areas;
     expect(seal).toMatchObject({ dammedM: 0, pits: [] });
-    expect(seal?.bellyM).toBeUndefined();
+    expect(seal).toMatchObject({ bellyM: 0, wedge: null });
     const [behind] = input(coat(1, 'back', ['back'])).areas;
-    expect(behind).toMatchObject({ openEdges: [], domed: false, dammedM: 0 });
+    expect(behind).toMatchObject({
+      openEdges: [],
+      cover: { by: 'film', holdsM: null },
+      dammedM: 0,
+    });
   });
   it('an edge coat wets only edges; patch and overrides go through', () => {
     expect(input(coat(1, 'edge', ['face'])).edgesOnly).toBe(true);

@@ -9,6 +9,7 @@ import {
   RIM,
   type BuildCoat,
   type CheckInput,
+  type Cover,
   type IntentArea,
   type LedgerArea,
   type LedgerInput,
@@ -56,15 +57,24 @@ export interface CoatFacts {
   readonly sealed: ReadonlySet<string>;
 }
 
+/** How a coat lies on an area: it fills a recess, domes where every edge ends so, and is a film elsewhere. */
+function coverOf(area: Area, coat: Pick<Coat, 'kind'>, sheet: ResinSheet): Cover {
+  if (area.kind === 'recess') return { by: 'recess' };
+  const kinds = edgeKindsOf(area);
+  if (area.kind === 'face' && !isBrushed(coat) && kinds.every((k) => k === 'doming'))
+    return { by: 'dome' };
+  if (area.kind !== 'face' || !kinds.includes('open')) return { by: 'film', holdsM: null };
+  const held = domeOn({ ...domeShapeOf(area.shape), discM: null }, RIM.safe, mixLength(sheet));
+  return { by: 'film', holdsM: held.meanM };
+}
+
 /** An area under a coat as the ledger takes it. */
 function areaUnder(area: Area, facts: CoatFacts, below: CheckInput['beneath']): LedgerArea {
   const { coat, piece, areas, resin } = facts;
   const flat = ledgerArea(area, piece.count);
   const belowM = below.get(area.id)?.surfaceM ?? 0;
-  const kinds = edgeKindsOf(area);
   const isFace = area.kind === 'face';
   const thin = isBrushed(coat);
-  const open = isFace && kinds.includes('open');
   const { widthM, heightM } = shapeBox(area.shape);
   const pits = areas
     .filter((a) => a.kind === 'recess')
@@ -76,12 +86,7 @@ function areaUnder(area: Area, facts: CoatFacts, below: CheckInput['beneath']): 
   return {
     ...flat,
     openEdges: isFace ? flat.openEdges : [],
-    ...(open && {
-      holdsM: domeOn({ ...domeShapeOf(area.shape), discM: null }, RIM.safe, mixLength(resin.sheet))
-        .meanM,
-    }),
-    recess: area.kind === 'recess',
-    domed: isFace && !thin && kinds.every((k) => k === 'doming'),
+    cover: coverOf(area, coat, resin.sheet),
     dammedM: isFace && !thin ? flat.dammedM : 0,
     belowM,
     relief: area.relief,

@@ -1,5 +1,5 @@
 import { capillaryLength, cornerTerm, domeField, SURFACE_TENSION } from '../capillary';
-import { coatLedger, domeOn, domeShape, type LedgerArea, type LedgerInput } from '.';
+import { coatLedger, domeOn, domeShape, PLAIN_INPUT, type LedgerArea, type LedgerInput } from '.';
 
 const lc = capillaryLength(SURFACE_TENSION, 1100);
 
@@ -10,8 +10,7 @@ const areas = Array.from({ length: 12 }, (_, i): LedgerArea => ({
   areaSigmaM2: 1e-5,
   count: 1 + (i % 3),
   openEdges: i % 2 ? [{ areaM2: 0.01, heightM: 0.02 }] : [],
-  holdsM: 1.5e-3,
-  domed: i % 4 === 0,
+  cover: i % 4 === 0 ? { by: 'dome' } : { by: 'film', holdsM: 1.5e-3 },
   dammedM: 0.3,
   belowM: i * 1e-4,
   relief: [{ greatestM: 2e-3, meanM: 1e-3, share: 0.3 }],
@@ -21,6 +20,7 @@ const areas = Array.from({ length: 12 }, (_, i): LedgerArea => ({
   bellyM: 1e-3,
 }));
 const coat = (thicknessM: number): LedgerInput => ({
+  ...PLAIN_INPUT,
   areas,
   thicknessM,
   densityKgM3: 1100,

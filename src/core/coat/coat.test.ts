@@ -7,6 +7,8 @@ import {
   cupRest,
   ruleOfThumb,
   sectionStack,
+  PLAIN_AREA,
+  PLAIN_INPUT,
   VOLUME_RULES,
   type Ledger,
   type LedgerInput,
@@ -22,12 +24,14 @@ function input(
 ): LedgerInput {
   const { areaM2, areaSigmaM2, perimeterM } = measureShape(shape);
   return {
+    ...PLAIN_INPUT,
     areas: [
       {
         name: 'Face',
         areaM2,
         areaSigmaM2,
         count: 1,
+        ...PLAIN_AREA,
         openEdges:
           edgeHeightM > 0 ? [{ areaM2: perimeterM * edgeHeightM, heightM: edgeHeightM }] : [],
       },

@@ -9,9 +9,9 @@ const DOME_SIGMA = 0.06;
 export const face: BodyLine = {
   id: 'face',
   sigmaShare: EVENNESS_SIGMA,
-  volume: (a, c) => (a.domed || a.recess ? 0 : a.areaM2 * stays(a, c.thicknessM) * covers(c)),
+  volume: (a, c) => (a.cover.by === 'film' ? a.areaM2 * stays(a, c.thicknessM) * covers(c) : 0),
   explain: (areas, c) => {
-    const flat = areas.filter((a) => !a.domed && !a.recess);
+    const flat = areas.filter((a) => a.cover.by === 'film');
     const held = flat.filter((a) => stays(a, c.thicknessM) < c.thicknessM);
     return {
       title: 'Film on the face',
@@ -19,7 +19,7 @@ export const face: BodyLine = {
       inputs: [
         areaInput(flat, c.coverage),
         film('film thickness', c.thicknessM, 'chosen'),
-        ...held.map((a) => film(`open edges of ${a.name} hold`, a.holdsM ?? 0)),
+        ...held.map((a) => film(`open edges of ${a.name} hold`, stays(a, c.thicknessM))),
       ],
       source: 'Geometry; evenness of a flood ±4 % is judgement, no source.',
     };
@@ -29,13 +29,13 @@ export const face: BodyLine = {
 export const dome: BodyLine = {
   id: 'dome',
   sigmaShare: DOME_SIGMA,
-  volume: (a, c) => (a.domed ? a.areaM2 * c.thicknessM * covers(c) : 0),
+  volume: (a, c) => (a.cover.by === 'dome' ? a.areaM2 * c.thicknessM * covers(c) : 0),
   explain: (areas, c) => ({
     title: 'Dome on the face',
     formula: 'area × mean film; mean = 2 lc sin(θ/2)/g · (1 − (1 − m) cos(θ/2))',
     inputs: [
       areaInput(
-        areas.filter((a) => a.domed),
+        areas.filter((a) => a.cover.by === 'dome'),
         c.coverage,
       ),
       film('mean film of the coat', c.thicknessM, 'chosen'),
@@ -51,13 +51,13 @@ export const relief: BodyLine = {
   id: 'relief',
   sigmaShare: 0.25,
   volume: (a, c) => {
-    const from = a.belowM ?? 0;
+    const from = a.belowM;
     const to = from + stays(a, c.thicknessM);
-    return -a.areaM2 * reliefRoom(a.relief ?? [], from, to) * covers(c);
+    return -a.areaM2 * reliefRoom(a.relief, from, to) * covers(c);
   },
   explain: (areas, c) => {
-    const tall = areas.filter((a) => (a.relief?.length ?? 0) > 0);
-    const below = Math.min(...tall.map((a) => a.belowM ?? 0));
+    const tall = areas.filter((a) => a.relief.length > 0);
+    const below = Math.min(...tall.map((a) => a.belowM));
     return {
       title: 'Room that relief takes',
       formula: '− area × ∫ share proud dz, between the two surfaces of the coat',
@@ -67,7 +67,7 @@ export const relief: BodyLine = {
         film('reaches up to', below + c.thicknessM),
         film(
           'greatest relief',
-          Math.max(...tall.flatMap((a) => a.relief ?? []).map((r) => r.greatestM)),
+          Math.max(...tall.flatMap((a) => a.relief).map((r) => r.greatestM)),
           'measured',
         ),
       ],
@@ -79,14 +79,14 @@ export const relief: BodyLine = {
 };
 
 const pits = (a: LedgerArea, c: LineContext) =>
-  a.recess ? [{ areaM2: a.areaM2 * c.coverage, depthM: c.thicknessM }] : (a.pits ?? []);
+  a.cover.by === 'recess' ? [{ areaM2: a.areaM2 * c.coverage, depthM: c.thicknessM }] : a.pits;
 
 export const recess: BodyLine = {
   id: 'recess',
   sigmaShare: 0.05,
   volume: (a, c) => (c.edgesOnly ? 0 : pits(a, c).reduce((s, p) => s + p.areaM2 * p.depthM, 0)),
   explain: (areas, c) => ({
-    title: areas.some((a) => a.recess) ? 'Fills the recess' : 'Runs into the recess',
+    title: areas.some((a) => a.cover.by === 'recess') ? 'Fills the recess' : 'Runs into the recess',
     formula: 'area of the recess × depth that is filled',
     inputs: [
       {
@@ -109,15 +109,15 @@ export const recess: BodyLine = {
 export const soak: BodyLine = {
   id: 'soak',
   sigmaShare: 0.5,
-  volume: (a, c) => a.areaM2 * (a.soakM ?? 0) * covers(c),
+  volume: (a, c) => a.areaM2 * a.soakM * covers(c),
   explain: (areas, c) => {
-    const thirsty = areas.filter((a) => (a.soakM ?? 0) > 0);
+    const thirsty = areas.filter((a) => a.soakM > 0);
     return {
       title: 'Soaks into the ground',
       formula: 'area × what the ground drinks',
       inputs: [
         areaInput(thirsty, c.coverage),
-        film('drinks', Math.max(...thirsty.map((a) => a.soakM ?? 0)), 'rule of thumb'),
+        film('drinks', Math.max(...thirsty.map((a) => a.soakM)), 'rule of thumb'),
       ],
       source: 'ml for each m² of a porous ground: judgement, no source; ± half.',
       note: 'A ground that drinks also breathes: seal it before a flood, or bubbles come for hours.',

@@ -2,7 +2,16 @@ import type { DoublingLaw } from '../film';
 import type { Issue } from '../result';
 import type { ReliefHeights } from './relief';
 
-/** One area under the coat; `count` alike. What is left out is not there. */
+/** How the coat lies on an area. */
+export type Cover =
+  /** A film. Open edges hold at most this mean of it, m, and what is more runs off; null where none can. */
+  | { readonly by: 'film'; readonly holdsM: number | null }
+  /** All its edges end in a dome: the film is its mean. */
+  | { readonly by: 'dome' }
+  /** It is a recess itself: the film fills it. */
+  | { readonly by: 'recess' };
+
+/** One area under the coat; `count` alike. */
 export interface LedgerArea {
   readonly name: string;
   readonly areaM2: number;
@@ -10,26 +19,35 @@ export interface LedgerArea {
   readonly count: number;
   /** Each open stretch of edge: its unrolled area, m², and the height over which it drains, m. */
   readonly openEdges: readonly LedgerEdge[];
-  /** Greatest mean film that its open edges hold, m. */
-  readonly holdsM?: number;
-  /** It is a recess itself: the film fills it. */
-  readonly recess?: boolean;
-  /** All its edges end in a dome: the film is its mean. */
-  readonly domed?: boolean;
+  readonly cover: Cover;
   /** Length of edge with a wall, m. */
-  readonly dammedM?: number;
+  readonly dammedM: number;
   /** Resin that lies under the coat already, m. */
-  readonly belowM?: number;
-  readonly relief?: readonly ReliefHeights[];
+  readonly belowM: number;
+  readonly relief: readonly ReliefHeights[];
   /** What a ground drinks, m (m³ for each m²). */
-  readonly soakM?: number;
+  readonly soakM: number;
   /** Recesses that the coat runs into, with the depth that is still open, m. */
-  readonly pits?: readonly { readonly areaM2: number; readonly depthM: number }[];
-  /** Longest run, m, and rise over run of the propped piece. */
-  readonly wedge?: { readonly lengthM: number; readonly slope: number };
+  readonly pits: readonly { readonly areaM2: number; readonly depthM: number }[];
+  /** Longest run, m, and rise over run of the propped piece; null where it levels over something that did. */
+  readonly wedge: { readonly lengthM: number; readonly slope: number } | null;
   /** How far the middle of a canvas hangs, m. */
-  readonly bellyM?: number;
+  readonly bellyM: number;
 }
+
+/** An area with nothing on it but a film that nothing runs off. */
+export const PLAIN_AREA = {
+  openEdges: [],
+  cover: { by: 'film', holdsM: null },
+  dammedM: 0,
+  belowM: 0,
+  relief: [],
+  soakM: 0,
+  pits: [],
+  wedge: null,
+  bellyM: 0,
+} as const satisfies Partial<LedgerArea>;
+
 export interface LedgerEdge {
   readonly areaM2: number;
   readonly heightM: number;
@@ -56,11 +74,18 @@ export interface LedgerInput {
   readonly restS: number;
   readonly reserve: ReserveSchool;
   /** Only the edges are wetted. */
-  readonly edgesOnly?: boolean;
+  readonly edgesOnly: boolean;
   /** Share of its areas that the coat covers, 0…1; a patch covers less than all. */
-  readonly coverage?: number;
-  readonly overrides?: readonly LedgerOverride[];
+  readonly coverage: number;
+  readonly overrides: readonly LedgerOverride[];
 }
+
+/** A coat that covers all of its areas, with every line as it is worked out. */
+export const PLAIN_INPUT = {
+  edgesOnly: false,
+  coverage: 1,
+  overrides: [],
+} as const satisfies Partial<LedgerInput>;
 
 export const LEDGER_LINES = [
   'face',
@@ -103,32 +128,35 @@ export function inputIssues(input: LedgerInput): Issue[] {
     check(at('areaM2'), area.areaM2, 1e-7, 100);
     check(at('areaSigmaM2'), area.areaSigmaM2, 0, 100);
     check(at('count'), area.count, COUNT_LIMITS.min, COUNT_LIMITS.max);
-    check(at('holdsM'), area.holdsM ?? 0, 0, 1);
-    check(at('dammedM'), area.dammedM ?? 0, 0, 100);
-    check(at('belowM'), area.belowM ?? 0, 0, 1);
-    check(at('soakM'), area.soakM ?? 0, 0, 0.01);
-    check(at('bellyM'), area.bellyM ?? 0, 0, 0.1);
+    if (area.cover.by === 'film' && area.cover.holdsM !== null)
+      check([...at('cover'), 'holdsM'], area.cover.holdsM, 0, 1);
+    check(at('dammedM'), area.dammedM, 0, 100);
+    check(at('belowM'), area.belowM, 0, 1);
+    check(at('soakM'), area.soakM, 0, 0.01);
+    check(at('bellyM'), area.bellyM, 0, 0.1);
     area.openEdges.forEach((edge, k) => {
       check([...at('openEdges'), k, 'areaM2'], edge.areaM2, 0, 100);
       check([...at('openEdges'), k, 'heightM'], edge.heightM, 0, 1);
     });
-    area.relief?.forEach((relief, k) => {
+    area.relief.forEach((relief, k) => {
       check([...at('relief'), k, 'share'], relief.share, 0, 1);
       check([...at('relief'), k, 'meanM'], relief.meanM, 0, relief.greatestM);
     });
-    area.pits?.forEach((pit, k) => {
+    area.pits.forEach((pit, k) => {
       check([...at('pits'), k, 'areaM2'], pit.areaM2, 0, area.areaM2);
       check([...at('pits'), k, 'depthM'], pit.depthM, 0, 1);
     });
-    check([...at('wedge'), 'slope'], area.wedge?.slope ?? 0, 0, 1);
-    check([...at('wedge'), 'lengthM'], area.wedge?.lengthM ?? 1, 1e-4, 20);
+    if (area.wedge) {
+      check([...at('wedge'), 'slope'], area.wedge.slope, 0, 1);
+      check([...at('wedge'), 'lengthM'], area.wedge.lengthM, 1e-4, 20);
+    }
   });
   check(['thicknessM'], input.thicknessM, THICKNESS_LIMITS_M.min, THICKNESS_LIMITS_M.max);
   check(['densityKgM3'], input.densityKgM3, 700, 2500);
   check(['law', 'viscosityPaS'], input.law.viscosityPaS, 0.01, 100);
   check(['law', 'doublingS'], input.law.doublingS, 30, 86400);
   check(['restS'], input.restS, 0, 86400);
-  check(['coverage'], input.coverage ?? 1, 1e-3, 1);
+  check(['coverage'], input.coverage, 1e-3, 1);
   const { reserve } = input;
   if (reserve.by === 'share')
     check(['reserve', 'share'], reserve.share, RESERVE_LIMITS.share.min, RESERVE_LIMITS.share.max);
@@ -136,7 +164,7 @@ export function inputIssues(input: LedgerInput): Issue[] {
     const { min, max } = RESERVE_LIMITS.confidence;
     check(['reserve', 'confidence'], reserve.confidence, min, max);
   }
-  input.overrides?.forEach(({ volumeM3 }, i) =>
+  input.overrides.forEach(({ volumeM3 }, i) =>
     check(['overrides', i, 'volumeM3'], volumeM3, OVERRIDE_LIMITS_M3.min, OVERRIDE_LIMITS_M3.max),
   );
   return issues;

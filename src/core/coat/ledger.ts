@@ -196,7 +196,7 @@ function meanEdgeFilm({ areas, fluidity, densityKgM3 }: LineContext): number {
 export function coatLedger(input: LedgerInput): Result<Ledger> {
   const issues = inputIssues(input);
   if (issues.length > 0) return fail(...issues);
-  const overrides = input.overrides ?? [];
+  const { overrides } = input;
   const context = lineContext(input);
   const body = BODY_LINES.map((line) => bodyLine(line, context))
     .filter((line) => line !== null)

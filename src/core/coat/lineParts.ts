@@ -5,14 +5,12 @@ import type { LedgerArea, LedgerInput, LedgerLineId } from './input';
 
 /** What a line says of one coat: its input, and what several lines need of it. */
 export interface LineContext extends LedgerInput {
-  readonly coverage: number;
   readonly fluidity: number;
   readonly lengthM: number;
 }
 
 export const lineContext = (input: LedgerInput): LineContext => ({
   ...input,
-  coverage: input.coverage ?? 1,
   fluidity: fluidityLeft(input.law, input.restS),
   lengthM: capillaryLength(SURFACE_TENSION, input.densityKgM3),
 });
@@ -49,8 +47,8 @@ export const volume = (label: string, value: number): ExplainInput => ({
 });
 
 /** Film that stays on an area: what open edges cannot hold runs off. */
-export const stays = (area: LedgerArea, thicknessM: number): number =>
-  area.openEdges.length > 0 && area.holdsM !== undefined
-    ? Math.min(thicknessM, area.holdsM)
+export const stays = ({ cover, openEdges }: LedgerArea, thicknessM: number): number =>
+  cover.by === 'film' && cover.holdsM !== null && openEdges.length > 0
+    ? Math.min(thicknessM, cover.holdsM)
     : thicknessM;
 export const covers = (c: LineContext): number => (c.edgesOnly ? 0 : c.coverage);

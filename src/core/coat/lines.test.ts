@@ -1,7 +1,15 @@
 import { capillaryLength } from '../capillary';
 import { tiltDifference } from '../film';
 import { US_FLUID_OUNCE_M3 } from '../units';
-import { coatLedger, type Ledger, type LedgerArea, type LedgerInput, type LedgerLineId } from '.';
+import {
+  coatLedger,
+  PLAIN_AREA,
+  PLAIN_INPUT,
+  type Ledger,
+  type LedgerArea,
+  type LedgerInput,
+  type LedgerLineId,
+} from '.';
 
 const law = { viscosityPaS: 1, doublingS: 720 };
 const AREA: LedgerArea = {
@@ -9,12 +17,13 @@ const AREA: LedgerArea = {
   areaM2: 0.06,
   areaSigmaM2: 0,
   count: 1,
-  openEdges: [],
+  ...PLAIN_AREA,
 };
 
 /** A ledger of 300 × 200 mm at 1.6 mm, with what a test adds. */
 function ledgerOf(area: Partial<LedgerArea>, change: Partial<LedgerInput> = {}): Ledger {
   const result = coatLedger({
+    ...PLAIN_INPUT,
     areas: [{ ...AREA, ...area }],
     thicknessM: 1.6e-3,
     densityKgM3: 1100,
@@ -26,6 +35,7 @@ function ledgerOf(area: Partial<LedgerArea>, change: Partial<LedgerInput> = {}):
   if (!result.ok) throw new Error(JSON.stringify(result.issues));
   return result.value;
 }
+const HELD = { by: 'film', holdsM: 1.2e-3 } as const;
 const ml = (ledger: Ledger, id: LedgerLineId) =>
   (ledger.lines.find((l) => l.id === id)?.volumeM3 ?? NaN) * 1e6;
 const has = (ledger: Ledger, id: LedgerLineId) => ledger.lines.some((l) => l.id === id);
@@ -39,7 +49,7 @@ describe('each line by hand', () => {
   });
   // Geometry again: its mean times the area; the mean itself is checked with the domes.
   it('dome', () => {
-    const dome = ledgerOf({ domed: true });
+    const dome = ledgerOf({ cover: { by: 'dome' } });
     expect(ml(dome, 'dome')).toBeCloseTo(96, 9);
     expect(has(dome, 'face')).toBe(false);
   });
@@ -59,7 +69,7 @@ describe('each line by hand', () => {
     const pit = ledgerOf({ pits: [{ areaM2: 0.002, depthM: 3e-3 }] });
     expect(ml(pit, 'recess')).toBeCloseTo(6, 9);
     expect(ml(pit, 'face')).toBeCloseTo(96, 9);
-    const own = ledgerOf({ recess: true, areaM2: 0.002 }, { thicknessM: 3e-3 });
+    const own = ledgerOf({ cover: { by: 'recess' }, areaM2: 0.002 }, { thicknessM: 3e-3 });
     expect(ml(own, 'recess')).toBeCloseTo(6, 9);
     expect(has(own, 'face')).toBe(false);
   });
@@ -101,15 +111,16 @@ describe('each line by hand', () => {
   });
   // Geometry: edges that hold 1.2 mm let 0.4 mm · 0.06 m² = 24 ml go, and the face keeps 72.
   it('run-off', () => {
-    const over = ledgerOf({ openEdges: [{ areaM2: 0.02, heightM: 0.02 }], holdsM: 1.2e-3 });
+    const over = ledgerOf({ openEdges: [{ areaM2: 0.02, heightM: 0.02 }], cover: HELD });
     expect(ml(over, 'run-off')).toBeCloseTo(24, 9);
     expect(ml(over, 'face')).toBeCloseTo(72, 9);
     expect(over.wasteM3).toBeCloseTo((24 + ml(over, 'cup')) * 1e-6, 12);
     // Without an open edge nothing can run off.
-    expect(has(ledgerOf({ holdsM: 1.2e-3 }), 'run-off')).toBe(false);
+    expect(has(ledgerOf({ cover: HELD }), 'run-off')).toBe(false);
   });
   it('by area: what lies on each, together all but cup and reserve', () => {
     const two = coatLedger({
+      ...PLAIN_INPUT,
       areas: [AREA, { ...AREA, name: 'Back', areaM2: 0.03, dammedM: 1 }],
       thicknessM: 1e-3,
       densityKgM3: 1100,
@@ -125,6 +136,7 @@ describe('each line by hand', () => {
   it('by area: a line that was set lies on the areas in the shares that were computed', () => {
     // Face 60 ml and back 30 ml, set to 45 ml in all: 30 and 15.
     const halved = coatLedger({
+      ...PLAIN_INPUT,
       areas: [AREA, { ...AREA, name: 'Back', areaM2: 0.03 }],
       ...{ thicknessM: 1e-3, densityKgM3: 1100, law, restS: 0 },
       reserve: { by: 'share', share: 0 },
@@ -141,7 +153,7 @@ describe('each line by hand', () => {
     expect((patch.lines[0]?.explanation.sigma ?? 0) * 1e6).toBeCloseTo(0.30736, 4);
     // Where open edges hold 1.2 mm, an error of the area counts for those: 5 % and 4 % of 72 ml.
     const held = ledgerOf({
-      ...{ areaSigmaM2: 0.003, openEdges: [{ areaM2: 0.02, heightM: 0.02 }], holdsM: 1.2e-3 },
+      ...{ areaSigmaM2: 0.003, openEdges: [{ areaM2: 0.02, heightM: 0.02 }], cover: HELD },
     });
     expect((held.lines[0]?.explanation.sigma ?? 0) * 1e6).toBeCloseTo(Math.hypot(3.6, 2.88), 6);
   });
@@ -182,6 +194,7 @@ describe('bad input says what is missing instead of a number', () => {
     ['areas.0.bellyM', { bellyM: 1 }],
   ])('%s', (path, change) => {
     const result = coatLedger({
+      ...PLAIN_INPUT,
       areas: [{ ...AREA, ...change }],
       thicknessM: 1e-3,
       densityKgM3: 1100,
@@ -207,7 +220,7 @@ describe('rules of thumb (common practice, no source)', () => {
         count: 4,
         areaM2: (Math.sqrt(3) / 2) * side ** 2,
         openEdges: [{ areaM2: 2 * Math.sqrt(3) * side * 0.01, heightM: 0.01 }],
-        holdsM: 1.75e-3,
+        cover: { by: 'film', holdsM: 1.75e-3 },
       },
       { ...rest, thicknessM: 2.4e-3 },
     );
@@ -216,7 +229,7 @@ describe('rules of thumb (common practice, no source)', () => {
   it('tops and edges of two small castings held to their edges take about 20 ml, within a quarter', () => {
     // Two discs of 65 mm that dome at 2 mm.
     const castings = ledgerOf(
-      { count: 2, areaM2: (Math.PI * 0.065 ** 2) / 4, domed: true },
+      { count: 2, areaM2: (Math.PI * 0.065 ** 2) / 4, cover: { by: 'dome' } },
       { ...rest, thicknessM: 2e-3 },
     );
     expect(Math.abs(castings.totalM3 / 20e-6 - 1)).toBeLessThan(0.25);

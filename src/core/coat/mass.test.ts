@@ -4,6 +4,9 @@ import {
   BELLY_MEAN_SHARE,
   coatLedger,
   filmField,
+  PLAIN_AREA,
+  PLAIN_INPUT,
+  type Cover,
   filmMap,
   reliefHeights,
   sectionStack,
@@ -43,6 +46,12 @@ function shapeOf(random: Random): Shape {
   return { kind: 'regularPolygon', sides, sizeM: size, across: 'flats' };
 }
 
+/** A film that open edges hold so much of, a dome, or a film between walls. */
+function coverOf(open: boolean, random: Random): Cover {
+  if (open) return { by: 'film', holdsM: 5e-4 + random() * 2e-3 };
+  return random() < 0.5 ? { by: 'dome' } : { by: 'film', holdsM: null };
+}
+
 /** A piece of one face with a coat, anything of which may be there. */
 function pieceOf(random: Random) {
   const shape = shapeOf(random);
@@ -60,9 +69,9 @@ function pieceOf(random: Random) {
     areaM2,
     areaSigmaM2: 0,
     count: 1 + Math.floor(random() * 4),
+    ...PLAIN_AREA,
     openEdges,
-    ...(openEdges.length > 0 && { holdsM: 5e-4 + random() * 2e-3 }),
-    domed: openEdges.length === 0 && random() < 0.5,
+    cover: coverOf(openEdges.length > 0, random),
     belowM: maybe(() => random() * 2e-3),
     relief,
     pits,
@@ -70,6 +79,7 @@ function pieceOf(random: Random) {
     bellyM: maybe(() => random() * 4e-3),
   };
   const input: LedgerInput = {
+    ...PLAIN_INPUT,
     areas: [area],
     thicknessM: 5e-4 + random() * 4e-3,
     densityKgM3: 1100,
@@ -102,7 +112,7 @@ describe('mass is kept: ledger against map and section', () => {
         bellyM: area.bellyM,
       });
       // The section: what is left free between two levels at many places that relief may fill, and the pits.
-      const stays = area.openEdges.length > 0 ? Math.min(input.thicknessM, area.holdsM ?? 1) : 1;
+      const stays = area.cover.by === 'film' ? (area.cover.holdsM ?? 1) : 1;
       const film = Math.min(input.thicknessM, stays);
       const stack = sectionStack(
         [

@@ -21,14 +21,14 @@ export const BELLY_MEAN_SHARE = 0.476;
 export const meniscus: BodyLine = {
   id: 'meniscus',
   sigmaShare: 0.5,
-  volume: (a, c) => (a.dammedM ?? 0) * c.lengthM ** 2 * Math.cos(WALL_ANGLE_RAD) * covers(c),
+  volume: (a, c) => a.dammedM * c.lengthM ** 2 * Math.cos(WALL_ANGLE_RAD) * covers(c),
   explain: (areas, c) => ({
     title: 'Climbs the walls',
     formula: 'length × lc² cos θ',
     inputs: [
       {
         label: 'length of walls',
-        value: sum(areas, (a) => a.dammedM ?? 0),
+        value: sum(areas, (a) => a.dammedM),
         quantity: 'length',
         source: 'measured',
       },
@@ -56,7 +56,7 @@ export const wedge: BodyLine = {
   volume: (a, c) => a.areaM2 * wedgeM(a, c) * covers(c),
   explain: (areas, c) => {
     const tilted = areas.filter((a) => a.wedge);
-    const steepest = Math.max(...tilted.map((a) => a.wedge?.slope ?? 0));
+    const steepest = Math.max(...tilted.flatMap((a) => a.wedge?.slope ?? []));
     return {
       title: 'Out of level',
       formula: 'area × difference / 2; difference = L · slope · (1 − 8/π² Σ e^(−n² τ/T) / n²)',
@@ -75,15 +75,15 @@ export const wedge: BodyLine = {
 export const belly: BodyLine = {
   id: 'belly',
   sigmaShare: 0.2,
-  volume: (a, c) => a.areaM2 * (a.bellyM ?? 0) * BELLY_MEAN_SHARE * covers(c),
+  volume: (a, c) => a.areaM2 * a.bellyM * BELLY_MEAN_SHARE * covers(c),
   explain: (areas, c) => {
-    const hanging = areas.filter((a) => (a.bellyM ?? 0) > 0);
+    const hanging = areas.filter((a) => a.bellyM > 0);
     return {
       title: 'Belly of the canvas',
       formula: 'area × depth in the middle × 0.476',
       inputs: [
         areaInput(hanging, c.coverage),
-        film('hangs in the middle', Math.max(...hanging.map((a) => a.bellyM ?? 0)), 'measured'),
+        film('hangs in the middle', Math.max(...hanging.map((a) => a.bellyM)), 'measured'),
       ],
       source:
         'Evenly loaded membrane, mean over greatest sag of a square (Timoshenko & Goodier, from memory); 0.5 on a disc.',
@@ -146,7 +146,7 @@ export const runOff: BodyLine = {
       inputs: [
         areaInput(open, c.coverage),
         film('film poured', c.thicknessM, 'chosen'),
-        film('open edges hold', Math.min(...open.map((a) => a.holdsM ?? c.thicknessM))),
+        film('open edges hold', Math.min(...open.map((a) => stays(a, c.thicknessM)))),
         volume(
           'runs off',
           sum(areas, (a) => runOff.volume(a, c)),

@@ -3,6 +3,7 @@ import {
   coatLedger,
   filmFieldSteps,
   LEDGER_LINES,
+  PLAIN_AREA,
   planLifts,
   type FieldInput,
   type LedgerInput,
@@ -11,6 +12,8 @@ import {
 import { define, defineSteps } from './define';
 import { lawSchema, maybe, number, positive, reserveSchema, shapeSchema } from './schemas';
 
+/** What is left out is not there. */
+const amount = () => maybe().default(0);
 const flag = () => Joi.boolean().strict();
 const relief = Joi.array()
   .items(Joi.object({ greatestM: number().min(0), meanM: number().min(0), share: number() }))
@@ -25,18 +28,24 @@ const area = Joi.object({
   areaSigmaM2: number(),
   count: number().integer(),
   openEdges,
-  holdsM: maybe(),
-  recess: flag(),
-  domed: flag(),
-  dammedM: maybe(),
-  belowM: maybe(),
-  relief,
-  soakM: maybe(),
+  cover: Joi.object({
+    by: Joi.valid('film', 'dome', 'recess').required(),
+    holdsM: Joi.when('by', {
+      is: 'film',
+      then: maybe().allow(null).default(null),
+      otherwise: Joi.forbidden(),
+    }),
+  }).default(PLAIN_AREA.cover),
+  dammedM: amount(),
+  belowM: amount(),
+  relief: relief.default([]),
+  soakM: amount(),
   pits: Joi.array()
     .items(Joi.object({ areaM2: number(), depthM: number() }))
-    .max(60),
-  wedge: Joi.object({ lengthM: number(), slope: number() }),
-  bellyM: maybe(),
+    .max(60)
+    .default([]),
+  wedge: Joi.object({ lengthM: number(), slope: number() }).allow(null).default(null),
+  bellyM: amount(),
 });
 
 /** Computations of coats: volumes, lifts, films on any outline. */
@@ -49,8 +58,8 @@ export const COAT = {
       law: lawSchema,
       restS: number(),
       reserve: reserveSchema,
-      edgesOnly: flag(),
-      coverage: maybe(),
+      edgesOnly: flag().default(false),
+      coverage: maybe().default(1),
       overrides: Joi.array()
         .items(
           Joi.object({
@@ -59,7 +68,8 @@ export const COAT = {
             reason: Joi.string().max(500).required(),
           }),
         )
-        .max(LEDGER_LINES.length),
+        .max(LEDGER_LINES.length)
+        .default([]),
     }),
     coatLedger,
   ),
