@@ -1,4 +1,4 @@
-import { at, extent } from '../numeric';
+import { itemAt, extent } from '../numeric';
 
 /** A place in the plane, m. */
 export type Point = readonly [x: number, y: number];
@@ -22,7 +22,7 @@ function crossings(
 ): Crossing[][] {
   const other = axis === 0 ? 1 : 0;
   const found: Crossing[][] = lines.map(() => []);
-  const first = at(lines, 0);
+  const first = itemAt(lines, 0);
   const step = (lines[1] ?? first + 1) - first;
   for (const { points, wall } of sides)
     for (let i = 1; i < points.length; i += 1) {
@@ -31,7 +31,7 @@ function crossings(
       const [low, high] = p[other] < q[other] ? [p, q] : [q, p];
       const from = Math.max(0, Math.floor((low[other] - first) / step));
       for (let k = from; k < lines.length; k += 1) {
-        const y = at(lines, k);
+        const y = itemAt(lines, k);
         if (y < low[other]) continue;
         if (y >= high[other]) break;
         const share = (y - low[other]) / (high[other] - low[other]);
@@ -72,7 +72,7 @@ export function cutGrid(sides: readonly FieldSide[], cellM: number): CutGrid {
   rowCuts.forEach((cuts, r) => {
     let passed = 0;
     for (let c = 0; c < columns; c += 1) {
-      while (passed < cuts.length && at(cuts, passed).at <= at(xs, c)) passed += 1;
+      while (passed < cuts.length && itemAt(cuts, passed).at <= itemAt(xs, c)) passed += 1;
       if (passed % 2 === 0) continue;
       index[r * columns + c] = cells;
       cells += 1;

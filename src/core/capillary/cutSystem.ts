@@ -1,4 +1,4 @@
-import { at } from '../numeric';
+import { itemAt } from '../numeric';
 import type { Crossing, CutGrid } from './cutGrid';
 
 // Typed arrays are read at indexes that the loops themselves make, hence `as number`.
@@ -57,7 +57,7 @@ export function assemble(grid: CutGrid, link: number): CutSystem {
     for (let c = 0; c < columns; c += 1) {
       const i = cellAt(r, c);
       if (i < 0) continue;
-      const [x, y] = [at(xs, c), at(ys, r)];
+      const [x, y] = [itemAt(xs, c), itemAt(ys, r)];
       const [e, n] = [cellAt(r, c + 1), cellAt(r + 1, c)];
       if (e >= 0) couple(i, e, east);
       else end(i, x, rowCuts[r], 1);

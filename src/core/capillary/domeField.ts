@@ -1,4 +1,4 @@
-import { at, dot, drain, gradientSteps, type Outcome, type Solved } from '../numeric';
+import { itemAt, dot, drain, gradientSteps, type Outcome, type Solved } from '../numeric';
 import { assert } from '../result';
 import { cutGrid, type FieldSide, type Point } from './cutGrid';
 import { assemble, factor, multiply, precondition, type CutSystem } from './cutSystem';
@@ -62,12 +62,12 @@ export function* domeFieldSteps(
   const shares = new Float64Array(columns * rows);
   const rooms = new Float64Array(columns * rows);
   for (let i = 0; i < index.length; i += 1) {
-    const cell = at(index, i);
+    const cell = itemAt(index, i);
     if (cell < 0) continue;
-    shares[i] = at(u, cell);
-    rooms[i] = at(system.room, cell);
+    shares[i] = itemAt(u, cell);
+    rooms[i] = itemAt(system.room, cell);
   }
-  const originM: Point = [at(xs, 0), at(ys, 0)];
+  const originM: Point = [itemAt(xs, 0), itemAt(ys, 0)];
   return {
     columns,
     rows,

@@ -32,7 +32,10 @@ export function cupRest(
   assert(volumeM3 > 0 && ageS >= 0, 'cupRest', { volumeM3, ageS });
   const diameter = Math.cbrt((4 * volumeM3) / Math.PI);
   const viscosity = law.viscosityPaS * 2 ** (ageS / law.doublingS);
-  const filmM = drainedEdgeMean(diameter, CUP_DRAIN.forS / viscosity, densityKgM3);
+  const filmM = drainedEdgeMean(diameter, {
+    densityKgM3,
+    fluidityPerPa: CUP_DRAIN.forS / viscosity,
+  });
   const wettedM2 = 1.25 * Math.PI * diameter ** 2 + STICK_AREA_M2 + (glove ? GLOVE_AREA_M2 : 0);
   return { volumeM3: wettedM2 * filmM, filmM, wettedM2 };
 }

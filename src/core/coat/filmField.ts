@@ -8,7 +8,7 @@ import {
   type Point,
   type Shape,
 } from '../geometry';
-import { at, drain } from '../numeric';
+import { itemAt, drain } from '../numeric';
 import { fail, ok, type Result } from '../result';
 
 export interface FieldInput {
@@ -86,7 +86,7 @@ export function* filmFieldSteps({
       value: Math.round(box),
       allowed: { max: MOST_BOX_CELLS },
     });
-  const ends: FieldSide[] = sides.map((points, i) => ({ points, wall: at(walls, i) }));
+  const ends: FieldSide[] = sides.map((points, i) => ({ points, wall: itemAt(walls, i) }));
   const bare = (shape.keepBare ?? []).map((path): FieldSide => ({
     points: closed(flattenPath(path, cellM / 4)),
     wall: true,

@@ -178,11 +178,11 @@ function normalShareBelow(z: number): number {
 }
 
 /** Mean film on all open edges, m; 0 without any. */
-function meanEdgeFilm({ areas, fluidity, densityKgM3 }: LineContext): number {
+function meanEdgeFilm({ areas, liquid }: LineContext): number {
   const bands = areas.flatMap((a) => a.openEdges.map((e) => ({ ...e, count: a.count })));
   const areaM2 = bands.reduce((s, e) => s + e.areaM2 * e.count, 0);
   if (areaM2 === 0) return 0;
-  const film = (e: { heightM: number }) => drainedEdgeMean(e.heightM, fluidity, densityKgM3);
+  const film = (e: { heightM: number }) => drainedEdgeMean(e.heightM, liquid);
   return bands.reduce((s, e) => s + e.areaM2 * e.count * film(e), 0) / areaM2;
 }
 

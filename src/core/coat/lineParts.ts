@@ -1,17 +1,22 @@
 import { capillaryLength, SURFACE_TENSION } from '../capillary';
 import type { ExplainInput, Explanation } from '../explain';
-import { fluidityLeft } from '../film';
+import { fluidityLeft, type Liquid } from '../film';
 import type { LedgerArea, LedgerInput, LedgerLineId } from './input';
 
 /** What a line says of one coat: its input, and what several lines need of it. */
 export interface LineContext extends LedgerInput {
-  readonly fluidity: number;
+  /** The mix when it lies. */
+  readonly liquid: Liquid;
   readonly lengthM: number;
 }
 
 export const lineContext = (input: LedgerInput): LineContext => ({
   ...input,
-  fluidity: fluidityLeft(input.law, input.restS),
+  liquid: {
+    densityKgM3: input.densityKgM3,
+    surfaceTension: SURFACE_TENSION,
+    fluidityPerPa: fluidityLeft(input.law, input.restS),
+  },
   lengthM: capillaryLength(SURFACE_TENSION, input.densityKgM3),
 });
 

@@ -90,7 +90,11 @@ describe('each line by hand', () => {
     const wedge = { lengthM: 0.3, slope: 3e-3 };
     const slow = { ...law, doublingS: 80_000 };
     expect(ml(ledgerOf({ wedge }, { law: slow }), 'wedge')).toBeCloseTo(27, 3);
-    const half = tiltDifference(0.3, 3e-3, 1.6e-3, 1100, 720 / Math.LN2) / 2;
+    const half =
+      tiltDifference(0.3, 3e-3, 1.6e-3, {
+        densityKgM3: 1100,
+        fluidityPerPa: 720 / Math.LN2,
+      }) / 2;
     expect(ml(ledgerOf({ wedge }), 'wedge')).toBeCloseTo(half * 0.06 * 1e6, 9);
     expect(has(ledgerOf({ wedge: { lengthM: 0.3, slope: 0 } }), 'wedge')).toBe(false);
   });

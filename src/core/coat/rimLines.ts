@@ -47,7 +47,7 @@ export const meniscus: BodyLine = {
 
 const wedgeM = (a: LedgerArea, c: LineContext): number =>
   a.wedge && a.wedge.slope > 0
-    ? tiltDifference(a.wedge.lengthM, a.wedge.slope, c.thicknessM, c.densityKgM3, c.fluidity) / 2
+    ? tiltDifference(a.wedge.lengthM, a.wedge.slope, c.thicknessM, c.liquid) / 2
     : 0;
 
 export const wedge: BodyLine = {
@@ -64,7 +64,12 @@ export const wedge: BodyLine = {
         areaInput(tilted, c.coverage),
         { label: 'rise over 1 m', value: steepest, quantity: 'length', source: 'measured' },
         film('thicker on the low side', 2 * Math.max(...tilted.map((a) => wedgeM(a, c)))),
-        { label: 'fluidity left, τ', value: c.fluidity, quantity: 'fluidity', source: 'computed' },
+        {
+          label: 'fluidity left, τ',
+          value: c.liquid.fluidityPerPa,
+          quantity: 'fluidity',
+          source: 'computed',
+        },
       ],
       source: 'Thin-film levelling between two ends before the resin stops.',
       note: 'So that the high side still gets its thickness. Better: level the piece.',
@@ -92,8 +97,7 @@ export const belly: BodyLine = {
   },
 };
 
-const edgeFilm = (heightM: number, c: LineContext): number =>
-  drainedEdgeMean(heightM, c.fluidity, c.densityKgM3);
+const edgeFilm = (heightM: number, c: LineContext): number => drainedEdgeMean(heightM, c.liquid);
 
 export const edges: BodyLine = {
   id: 'edges',
@@ -108,7 +112,12 @@ export const edges: BodyLine = {
       inputs: [
         { label: 'area of open edges', value: areaM2, quantity: 'area', source: 'measured' },
         film('mean film that stays', areaM2 > 0 ? stay / areaM2 : 0),
-        { label: 'fluidity left, τ', value: c.fluidity, quantity: 'fluidity', source: 'computed' },
+        {
+          label: 'fluidity left, τ',
+          value: c.liquid.fluidityPerPa,
+          quantity: 'fluidity',
+          source: 'computed',
+        },
         {
           label: 'fresh viscosity',
           value: c.law.viscosityPaS,

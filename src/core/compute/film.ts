@@ -33,7 +33,7 @@ export const FILM = {
         slope,
         liftsM: propLifts(tilt, props),
         tolerableSlope: tolerableSlope(lengthM, thicknessM, share, 'edge to edge'),
-        differenceM: tiltDifference(lengthM, slope, thicknessM, densityKgM3, fluidityPerPa),
+        differenceM: tiltDifference(lengthM, slope, thicknessM, { densityKgM3, fluidityPerPa }),
       });
     },
   ),

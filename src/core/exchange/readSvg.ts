@@ -1,3 +1,4 @@
+import { itemAt } from '../numeric';
 import { XMLParser } from 'fast-xml-parser';
 import svgpath from 'svgpath';
 import { endpointArc, type Path, type Point, type Segment } from '../geometry';
@@ -52,14 +53,14 @@ const same = (a: Point, b: Point, tolerance: number): boolean =>
 /** Adds one absolute command of the path language to a subpath; y is turned up. */
 function addCommand(sub: Subpath, command: readonly (string | number)[], from: Point): void {
   const n = command.slice(1).map(Number);
-  const at = (i: number): Point => [n[i] ?? 0, -(n[i + 1] ?? 0)];
+  const at = (i: number): Point => [itemAt(n, i), -itemAt(n, i + 1)];
   switch (command[0]) {
     case 'L':
       return void sub.segments.push({ kind: 'line', to: at(0) });
     case 'H':
-      return void sub.segments.push({ kind: 'line', to: [n[0] ?? 0, from[1]] });
+      return void sub.segments.push({ kind: 'line', to: [itemAt(n, 0), from[1]] });
     case 'V':
-      return void sub.segments.push({ kind: 'line', to: [from[0], -(n[0] ?? 0)] });
+      return void sub.segments.push({ kind: 'line', to: [from[0], -itemAt(n, 0)] });
     case 'C':
       return void sub.segments.push({ kind: 'cubic', c1: at(0), c2: at(2), to: at(4) });
     case 'Q': {
@@ -72,9 +73,9 @@ function addCommand(sub: Subpath, command: readonly (string | number)[], from: P
     }
     case 'A': {
       // y turned up mirrors the turn and the sense of the arc.
-      const turn = (-(n[2] ?? 0) * Math.PI) / 180;
+      const turn = (-itemAt(n, 2) * Math.PI) / 180;
       return void sub.segments.push(
-        ...endpointArc(from, at(5), [n[0] ?? 0, n[1] ?? 0], turn, n[3] === 1, n[4] !== 1),
+        ...endpointArc(from, at(5), [itemAt(n, 0), itemAt(n, 1)], turn, n[3] === 1, n[4] !== 1),
       );
     }
     case 'M':
@@ -166,8 +167,8 @@ function unitOf(root: Attributes): number | null {
     .split(/[\s,]+/)
     .map(Number);
   const units =
-    box.length === 4 && (box[2] ?? 0) > 0
-      ? (box[2] ?? 0)
+    box.length === 4 && itemAt(box, 2) > 0
+      ? itemAt(box, 2)
       : Number(read[1]) * (scale / (INCH_M / 96));
   return widthM / units;
 }

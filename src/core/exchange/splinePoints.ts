@@ -1,3 +1,4 @@
+import { itemAt } from '../numeric';
 import type { Point } from '../geometry';
 
 const PER_SPAN = 48;
@@ -26,8 +27,8 @@ export function splinePoints(
     );
     for (let r = 1; r <= degree; r += 1)
       for (let j = degree; j >= r; j -= 1) {
-        const low = knots[span - degree + j] ?? 0;
-        const high = knots[span + 1 + j - r] ?? 0;
+        const low = itemAt(knots, span - degree + j);
+        const high = itemAt(knots, span + 1 + j - r);
         const share = high > low ? (u - low) / (high - low) : 0;
         const [a, b] = [d[j - 1] ?? [NaN, NaN], d[j] ?? [NaN, NaN]];
         d[j] = [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share];
@@ -36,7 +37,7 @@ export function splinePoints(
   };
   const points: Point[] = [];
   for (let span = degree; span < control.length; span += 1) {
-    const [low, high] = [knots[span] ?? 0, knots[span + 1] ?? 0];
+    const [low, high] = [itemAt(knots, span), itemAt(knots, span + 1)];
     if (!(high > low)) continue;
     for (let i = points.length === 0 ? 0 : 1; i <= PER_SPAN; i += 1)
       points.push(at(span, low + ((high - low) * i) / PER_SPAN));

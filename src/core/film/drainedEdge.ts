@@ -1,12 +1,12 @@
 import { STANDARD_GRAVITY } from '../units';
 import { assert } from '../result';
+import type { Liquid } from './liquid';
 import { fluidityLeft, type DoublingLaw } from './fluidity';
 
 /**
  * Mean thickness of the film that stays on a vertical edge after draining.
  * @param heightM height of the edge, m, >= 0 (0 gives 0)
- * @param fluidityPerPa fluidity integral from brushing to the end, 1/Pa, > 0
- * @param densityKgM3 density of the mix, kg/m³, > 0
+ * @param liquid with the fluidity from brushing to the end, > 0
  * @returns mean thickness over the height, m
  * @throws RangeError on values outside those intervals
  * Source: Jeffreys 1930, Proc. Camb. Phil. Soc. 26: h(z) = sqrt(z / (rho g tau)), mean two thirds of
@@ -14,8 +14,7 @@ import { fluidityLeft, type DoublingLaw } from './fluidity';
  */
 export function drainedEdgeMean(
   heightM: number,
-  fluidityPerPa: number,
-  densityKgM3: number,
+  { densityKgM3, fluidityPerPa }: Pick<Liquid, 'densityKgM3' | 'fluidityPerPa'>,
 ): number {
   assert(heightM >= 0 && fluidityPerPa > 0 && densityKgM3 > 0, 'drainedEdgeMean', {
     heightM,

@@ -34,7 +34,9 @@ describe('drainedEdgeMean', () => {
     [0.02, 1200, 50.2],
     [0.02, 1800, 67.0],
   ])('edge %d m, rest %d s: %d µm', (heightM, restS, micron) => {
-    const mean = drainedEdgeMean(heightM, fluidityLeft(law, restS), 1100) * 1e6;
+    const mean =
+      drainedEdgeMean(heightM, { densityKgM3: 1100, fluidityPerPa: fluidityLeft(law, restS) }) *
+      1e6;
     expect(Math.abs(mean / micron - 1)).toBeLessThan(4e-3);
   });
 
@@ -43,12 +45,18 @@ describe('drainedEdgeMean', () => {
     const foot = (z: number) => Math.sqrt(z / (1100 * 9.80665 * 1000));
     let sum = 0;
     for (let i = 0; i < n; i += 1) sum += foot((0.02 * (i + 0.5)) / n) / n;
-    expect(Math.abs(drainedEdgeMean(0.02, 1000, 1100) / sum - 1)).toBeLessThan(1e-5);
+    expect(
+      Math.abs(drainedEdgeMean(0.02, { densityKgM3: 1100, fluidityPerPa: 1000 }) / sum - 1),
+    ).toBeLessThan(1e-5);
   });
 
   it('is zero on no edge and throws on what is no film', () => {
-    expect(drainedEdgeMean(0, 1000, 1100)).toBe(0);
-    expect(() => drainedEdgeMean(-0.01, 1000, 1100)).toThrow('drainedEdgeMean');
-    expect(() => drainedEdgeMean(0.01, 0, 1100)).toThrow('drainedEdgeMean');
+    expect(drainedEdgeMean(0, { densityKgM3: 1100, fluidityPerPa: 1000 })).toBe(0);
+    expect(() => drainedEdgeMean(-0.01, { densityKgM3: 1100, fluidityPerPa: 1000 })).toThrow(
+      'drainedEdgeMean',
+    );
+    expect(() => drainedEdgeMean(0.01, { densityKgM3: 1100, fluidityPerPa: 0 })).toThrow(
+      'drainedEdgeMean',
+    );
   });
 });

@@ -1,3 +1,4 @@
+export type { Liquid } from './liquid';
 export { fluidityLeft, type DoublingLaw } from './fluidity';
 export { drainedEdgeMean, restForEdge } from './drainedEdge';
 export {

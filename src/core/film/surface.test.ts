@@ -7,9 +7,11 @@ import {
   waveLeft,
 } from '.';
 
+const MIX = { densityKgM3: 1100, surfaceTension: 0.04 };
+
 const off = (value: number, wanted: number) => Math.abs(value / wanted - 1);
 const half = (mm: number, lengthMm: number) =>
-  Math.LN2 / levellingRate(lengthMm / 1e3, mm / 1e3, 1100, 0.04);
+  Math.LN2 / levellingRate(lengthMm / 1e3, mm / 1e3, MIX);
 const law = { viscosityPaS: 1, doublingS: 720 };
 
 describe('waves level', () => {
@@ -29,13 +31,11 @@ describe('waves level', () => {
     const [film, wave] = [1e-4, 0.1];
     const k = (2 * Math.PI) / wave;
     const thin = (film ** 3 / 3) * (0.04 * k ** 4 + 1100 * 9.80665 * k ** 2);
-    expect(off(levellingRate(wave, film, 1100, 0.04), thin)).toBeLessThan(1e-3);
+    expect(off(levellingRate(wave, film, MIX), thin)).toBeLessThan(1e-3);
     const edge = (0.02 / (2 * Math.PI)) * 0.1;
     const [below, above] = [edge * (1 - 1e-9), edge * (1 + 1e-9)];
-    expect(
-      off(levellingRate(0.1, below, 1100, 0.04), levellingRate(0.1, above, 1100, 0.04)),
-    ).toBeLessThan(1e-3);
-    expect(Number.isFinite(levellingRate(1e-4, 0.05, 1100, 0.04))).toBe(true);
+    expect(off(levellingRate(0.1, below, MIX), levellingRate(0.1, above, MIX))).toBeLessThan(1e-3);
+    expect(Number.isFinite(levellingRate(1e-4, 0.05, MIX))).toBe(true);
   });
   // What is left of a wave when a mix of 1 Pa s that doubles in 12 min has stopped.
   it.each([
@@ -44,13 +44,13 @@ describe('waves level', () => {
     [1, 300, 0.194],
     [1.6, 300, 0.0012],
   ])('film %d mm, wave %d mm: %d is left', (film, wave, left) =>
-    expect(off(waveLeft(wave / 1e3, film / 1e3, 1100, 0.04, fluidityLeft(law)), left)).toBeLessThan(
-      0.03,
-    ),
+    expect(
+      off(waveLeft(wave / 1e3, film / 1e3, { ...MIX, fluidityPerPa: fluidityLeft(law) }), left),
+    ).toBeLessThan(0.03),
   );
   it('throws on what is no wave', () => {
-    expect(() => levellingRate(0, 1e-3, 1100, 0.04)).toThrow('levellingRate');
-    expect(() => waveLeft(0.1, 1e-3, 1100, 0.04, -1)).toThrow('waveLeft');
+    expect(() => levellingRate(0, 1e-3, MIX)).toThrow('levellingRate');
+    expect(() => waveLeft(0.1, 1e-3, { ...MIX, fluidityPerPa: -1 })).toThrow('waveLeft');
   });
 });
 
@@ -75,7 +75,9 @@ describe('rest for an edge', () => {
   it('80 µm on 20 mm with 1 Pa s that doubles in 12 min: 36.15 min', () => {
     const rest = restForEdge(80e-6, 0.02, law, 1100);
     expect(off(rest / 60, 36.15)).toBeLessThan(1e-3);
-    expect(off(drainedEdgeMean(0.02, fluidityLeft(law, rest), 1100), 80e-6)).toBeLessThan(1e-9);
+    expect(
+      off(drainedEdgeMean(0.02, { ...MIX, fluidityPerPa: fluidityLeft(law, rest) }), 80e-6),
+    ).toBeLessThan(1e-9);
   });
   it('none where a fresh mix leaves more already', () => {
     expect(restForEdge(20e-6, 0.02, law, 1100)).toBe(0);

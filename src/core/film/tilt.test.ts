@@ -33,7 +33,9 @@ describe('tiltDifference', () => {
     [3, 0.96],
   ])('after %d times the slowest mode, share %d of length × slope', (times, share) => {
     const T = tiltFluidity(0.3, 1.6e-3, 1100);
-    expect(tiltDifference(0.3, 0.001, 1.6e-3, 1100, times * T) / 0.0003).toBeCloseTo(share, 3);
+    expect(
+      tiltDifference(0.3, 0.001, 1.6e-3, { densityKgM3: 1100, fluidityPerPa: times * T }) / 0.0003,
+    ).toBeCloseTo(share, 3);
   });
 
   it('agrees with an explicit solution of the linear film equation between two dams', () => {
@@ -52,12 +54,14 @@ describe('tiltDifference', () => {
     }
     // Cell centres lie half a cell in from the dams, where the film has the slope of the tilt.
     const ends = (film[0] ?? 0) - (film[n - 1] ?? 0) + slope * dx;
-    const found = ends / tiltDifference(L, slope, h, rho, tau);
+    const found = ends / tiltDifference(L, slope, h, { densityKgM3: rho, fluidityPerPa: tau });
     expect(Math.abs(found - 1)).toBeLessThan(0.01);
   });
 
   it('throws outside its interval', () => {
-    expect(() => tiltDifference(0.3, -1, 1e-3, 1100, 1)).toThrow('tiltDifference');
+    expect(() => tiltDifference(0.3, -1, 1e-3, { densityKgM3: 1100, fluidityPerPa: 1 })).toThrow(
+      'tiltDifference',
+    );
     expect(() => tolerableSlope(0, 1e-3, 0.1, 'edge to edge')).toThrow('tolerableSlope');
     expect(() => tiltFluidity(NaN, 1e-3, 1100)).toThrow('tiltFluidity');
   });

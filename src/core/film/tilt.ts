@@ -1,5 +1,6 @@
 import { assert } from '../result';
 import { STANDARD_GRAVITY } from '../units';
+import type { Liquid } from './liquid';
 
 /** How unevenness is meant: highest less lowest, or from the mean to either side. */
 export type Unevenness = 'edge to edge' | 'about the mean';
@@ -51,7 +52,7 @@ const TERMS = 60;
 
 /**
  * Difference in thickness that a tilt makes before the resin stops.
- * @param slope rise over run, >= 0 @param fluidityPerPa fluidity integral that is left, 1/Pa, >= 0
+ * @param slope rise over run, >= 0
  * @returns highest less lowest, m
  * @throws RangeError on values outside those intervals
  * Source: linear thin-film levelling between two dams, Fourier series
@@ -61,8 +62,7 @@ export function tiltDifference(
   lengthM: number,
   slope: number,
   thicknessM: number,
-  densityKgM3: number,
-  fluidityPerPa: number,
+  { densityKgM3, fluidityPerPa }: Pick<Liquid, 'densityKgM3' | 'fluidityPerPa'>,
 ): number {
   assert(slope >= 0 && fluidityPerPa >= 0, 'tiltDifference', { slope, fluidityPerPa });
   const ratio = fluidityPerPa / tiltFluidity(lengthM, thicknessM, densityKgM3);

@@ -1,9 +1,10 @@
 import { assert } from '../result';
 import { STANDARD_GRAVITY } from '../units';
+import type { Liquid } from './liquid';
 
 /**
  * Rate at which a wave on a film dies away, for each unit of fluidity.
- * @param wavelengthM > 0 @param filmM > 0 @param densityKgM3 > 0 @param surfaceTension N/m, > 0
+ * @param wavelengthM > 0 @param filmM > 0
  * @returns Pa: amplitude goes as exp(−rate · τ), τ in 1/Pa
  * @throws RangeError outside those intervals
  * Source: Orchard 1962, Appl. Sci. Res. A11, any film depth: (γ k + ρ g / k) / 2 · (sinh x cosh x − x) /
@@ -12,8 +13,7 @@ import { STANDARD_GRAVITY } from '../units';
 export function levellingRate(
   wavelengthM: number,
   filmM: number,
-  densityKgM3: number,
-  surfaceTension: number,
+  { densityKgM3, surfaceTension }: Pick<Liquid, 'densityKgM3' | 'surfaceTension'>,
 ): number {
   assert(wavelengthM > 0 && filmM > 0 && densityKgM3 > 0 && surfaceTension > 0, 'levellingRate', {
     wavelengthM,
@@ -32,18 +32,11 @@ export function levellingRate(
 
 /**
  * Share of a wave that is left when the resin stops.
- * @param fluidityPerPa fluidity integral that is left, 1/Pa, >= 0
  * @returns 0…1
  * @throws RangeError as `levellingRate`, and on a negative fluidity
  * Source: exp(−rate · τ); viscosity uniform in the film.
  */
-export function waveLeft(
-  wavelengthM: number,
-  filmM: number,
-  densityKgM3: number,
-  surfaceTension: number,
-  fluidityPerPa: number,
-): number {
-  assert(fluidityPerPa >= 0, 'waveLeft', fluidityPerPa);
-  return Math.exp(-fluidityPerPa * levellingRate(wavelengthM, filmM, densityKgM3, surfaceTension));
+export function waveLeft(wavelengthM: number, filmM: number, liquid: Liquid): number {
+  assert(liquid.fluidityPerPa >= 0, 'waveLeft', liquid.fluidityPerPa);
+  return Math.exp(-liquid.fluidityPerPa * levellingRate(wavelengthM, filmM, liquid));
 }

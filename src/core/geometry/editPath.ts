@@ -1,3 +1,4 @@
+import { itemAt } from '../numeric';
 import { pathBox } from './outline';
 import { mapPath, reversePath, flattenSegment, walk, type Path, type Segment } from './path';
 import type { Point } from './point';
@@ -153,7 +154,7 @@ function crossingPair(path: Path): readonly [number, number] | null {
   );
   for (let i = 0; i < pieces.length; i += 1)
     for (let j = i; j < pieces.length; j += 1) {
-      const [p, q] = [pieces[i] ?? [], pieces[j] ?? []];
+      const [p, q] = [itemAt(pieces, i), itemAt(pieces, j)];
       for (let a = 0; a + 1 < p.length; a += 1)
         for (let b = i === j ? a + 2 : 0; b + 1 < q.length; b += 1) {
           const [p0, p1, q0, q1] = [p[a], p[a + 1], q[b], q[b + 1]];
@@ -186,8 +187,8 @@ export function untangle(path: Path): Path | null {
     }
     const points = corners(current);
     const n = points.length;
-    const from: Point = points[(i + 1) % n] ?? [0, 0];
-    const to: Point = points[j] ?? [0, 0];
+    const from: Point = itemAt(points, (i + 1) % n);
+    const to: Point = itemAt(points, j);
     const inner = reversePath({ start: from, segments: current.segments.slice(i + 1, j) });
     const last = current.segments[j];
     if (!last) return null;

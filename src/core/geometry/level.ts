@@ -38,7 +38,7 @@ export function propsCarry(props: readonly Point[]): boolean {
   const angles = props.map(([x, y]) => Math.atan2(y, x)).sort((a, b) => a - b);
   if (props.length < 3) return false;
   return angles.every((a, i) => {
-    const next = angles[i + 1] ?? (angles[0] ?? 0) + 2 * Math.PI;
+    const next = angles[i + 1] ?? Math.min(...angles) + 2 * Math.PI;
     return next - a < Math.PI;
   });
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '../numeric';
 import { arcSegments } from './arc';
 import type { Path, Segment } from './path';
 import type { Point } from './point';
@@ -6,7 +7,7 @@ import { shapeSides } from './shapeSides';
 
 function polygonPath(shape: Shape): Path {
   const points = shapeSides(shape).flatMap((side) => side.slice(0, 1));
-  const start = points[0] ?? [0, 0];
+  const start = itemAt(points, 0);
   return { start, segments: [...points.slice(1), start].map((to) => ({ kind: 'line', to })) };
 }
 

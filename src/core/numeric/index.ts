@@ -1,4 +1,4 @@
-export { at } from './at';
+export { itemAt } from './itemAt';
 export { dot, gradientSteps, type GradientOptions, type LinearSystem } from './conjugateGradient';
 export { drain } from './drain';
 export { extent } from './extent';

@@ -68,9 +68,10 @@ function beginnings(t: SheetTimes): readonly (readonly [CuringState, number])[] 
     ['hard', t.hardS],
     ['fully cured', t.fullS],
   ];
-  return begins.filter(
-    ([, from], i) => begins[i + 1] === undefined || from < (begins[i + 1]?.[1] ?? 0),
-  );
+  return begins.filter(([, from], i) => {
+    const next = begins[i + 1];
+    return next === undefined || from < next[1];
+  });
 }
 
 /** The state of a film of this ripe age, s. */

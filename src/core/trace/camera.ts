@@ -1,3 +1,4 @@
+import { itemAt } from '../numeric';
 import type { Point } from '../geometry';
 import type { Homography } from './homography';
 
@@ -55,8 +56,8 @@ export function cameraPose(toPicture: Homography, size: PictureSize): CameraPose
   const long = Math.max(size.widthPx, size.heightPx);
   const [mx, my] = [size.widthPx / 2, size.heightPx / 2];
   const column = (i: 0 | 1 | 2): Vector => {
-    const w = toPicture[6 + i] ?? 0;
-    return [(toPicture[i] ?? 0) - mx * w, (toPicture[3 + i] ?? 0) - my * w, w];
+    const w = itemAt(toPicture, 6 + i);
+    return [itemAt(toPicture, i) - mx * w, itemAt(toPicture, 3 + i) - my * w, w];
   };
   const [c1, c2, c3] = [column(0), column(1), column(2)];
   const found = focalOf(c1, c2);

@@ -1,4 +1,4 @@
-import { seededRandom } from '../numeric';
+import { itemAt, seededRandom } from '../numeric';
 import type { Raster } from './raster';
 
 export type Colour = readonly [number, number, number];
@@ -22,10 +22,10 @@ export function opponentRaster(raster: Raster): Raster {
   const [red, green, blue] = raster.channels;
   const channels = [red.slice(), green.slice(), blue.slice()] as const;
   for (let i = 0; i < red.length; i += 1) {
-    const colour = opponent(red[i] ?? 0, green[i] ?? 0, blue[i] ?? 0);
+    const colour = opponent(itemAt(red, i), itemAt(green, i), itemAt(blue, i));
     for (let c = 0; c < 3; c += 1) {
       const channel = channels[c];
-      if (channel) channel[i] = colour[c] ?? 0;
+      if (channel) channel[i] = itemAt(colour, c);
     }
   }
   return { ...raster, channels };
@@ -44,9 +44,9 @@ export function paletteOf(raster: Raster, cells: readonly number[], count: numbe
   const stride = Math.max(1, cells.length / MOST_SAMPLES);
   const colours: (readonly [number, number, number])[] = [];
   for (let i = random() * stride; i < cells.length; i += stride) {
-    const at = cells[Math.floor(i)] ?? 0;
+    const at = itemAt(cells, Math.floor(i));
     const [l, a, b] = raster.channels;
-    colours.push([l[at] ?? 0, a[at] ?? 0, b[at] ?? 0]);
+    colours.push([itemAt(l, at), itemAt(a, at), itemAt(b, at)]);
   }
   let means = colours.slice(0, 1);
   while (means.length < Math.min(count, colours.length)) {
@@ -63,8 +63,8 @@ export function paletteOf(raster: Raster, cells: readonly number[], count: numbe
     for (const colour of colours) {
       const sum = sums[indexOfNearest(means, colour)];
       if (!sum) continue;
-      for (let c = 0; c < 3; c += 1) sum[c] = (sum[c] ?? 0) + (colour[c] ?? 0);
-      sum[3] = (sum[3] ?? 0) + 1;
+      for (let c = 0; c < 3; c += 1) sum[c] = itemAt(sum, c) + itemAt(colour, c);
+      sum[3] = itemAt(sum, 3) + 1;
     }
     means = sums.map(([l = 0, a = 0, b = 0, n = 0], i) =>
       n > 0 ? [l / n, a / n, b / n] : (means[i] ?? [0, 0, 0]),
@@ -75,9 +75,9 @@ export function paletteOf(raster: Raster, cells: readonly number[], count: numbe
 
 function squared(p: readonly number[], q: readonly number[]): number {
   const [dl, da, db] = [
-    (p[0] ?? 0) - (q[0] ?? 0),
-    (p[1] ?? 0) - (q[1] ?? 0),
-    (p[2] ?? 0) - (q[2] ?? 0),
+    itemAt(p, 0) - itemAt(q, 0),
+    itemAt(p, 1) - itemAt(q, 1),
+    itemAt(p, 2) - itemAt(q, 2),
   ];
   return dl * dl + da * da + db * db;
 }

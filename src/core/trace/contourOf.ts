@@ -1,3 +1,4 @@
+import { itemAt } from '../numeric';
 import { contours } from 'd3-contour';
 import { insideRing, ringArea, type Point } from '../geometry';
 import type { Raster } from './raster';
@@ -17,7 +18,9 @@ export function contourOf(raster: Raster, inside: Float64Array, pick: Point): Po
   for (let row = 0; row < height; row += 1) values[row * width] = values[(row + 1) * width - 1] = 0;
   const [found] = contours().size([width, height]).thresholds([0.5])(values);
   const rings = (found?.coordinates ?? []).map((polygon) =>
-    (polygon[0] ?? []).slice(0, -1).map(([x = 0, y = 0]): Point => [x - 0.5, y - 0.5]),
+    itemAt(polygon, 0)
+      .slice(0, -1)
+      .map(([x = 0, y = 0]): Point => [x - 0.5, y - 0.5]),
   );
   const round = rings.filter((ring) => insideRing(pick, ring));
   return round.sort((a, b) => Math.abs(ringArea(b)) - Math.abs(ringArea(a)))[0] ?? null;
@@ -35,12 +38,12 @@ export function resampleRing(ring: readonly Point[], step: number): Point[] {
   let [index, walked] = [0, 0];
   for (let k = 0; k < count; k += 1) {
     const target = (total * k) / count;
-    while (index < ring.length - 1 && walked + (lengths[index] ?? 0) < target) {
-      walked += lengths[index] ?? 0;
+    while (index < ring.length - 1 && walked + itemAt(lengths, index) < target) {
+      walked += itemAt(lengths, index);
       index += 1;
     }
-    const [p, q] = [ring[index] ?? [0, 0], ring[(index + 1) % ring.length] ?? [0, 0]];
-    const share = Math.min(1, (target - walked) / Math.max(1e-12, lengths[index] ?? 0));
+    const [p, q] = [itemAt(ring, index), itemAt(ring, (index + 1) % ring.length)];
+    const share = Math.min(1, (target - walked) / Math.max(1e-12, itemAt(lengths, index)));
     points.push([p[0] + (q[0] - p[0]) * share, p[1] + (q[1] - p[1]) * share]);
   }
   return points;
@@ -52,7 +55,7 @@ export function smoothRing(ring: readonly Point[], reach: number): Point[] {
   return ring.map((_, i) => {
     let [x, y] = [0, 0];
     for (let k = -reach; k <= reach; k += 1) {
-      const p = ring[(((i + k) % n) + n) % n] ?? [0, 0];
+      const p = itemAt(ring, (((i + k) % n) + n) % n);
       [x, y] = [x + p[0], y + p[1]];
     }
     return [x / (2 * reach + 1), y / (2 * reach + 1)];

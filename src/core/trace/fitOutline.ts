@@ -1,13 +1,13 @@
 import fitCurve from 'fit-curve';
 import type { Path, Point, Segment } from '../geometry';
-import { extent } from '../numeric';
+import { itemAt, extent } from '../numeric';
 import { ringArea } from '../geometry';
 
 /** A turn sharper than this between two stretches is a corner, rad. Judgement, no source. */
 const CORNER = (32 * Math.PI) / 180;
 
 const at = (ring: readonly Point[], i: number): Point =>
-  ring[((i % ring.length) + ring.length) % ring.length] ?? [0, 0];
+  itemAt(ring, ((i % ring.length) + ring.length) % ring.length);
 
 /** Indices of the corners: where the directions `reach` points before and after differ most. */
 function cornersOf(ring: readonly Point[], reach: number): number[] {
@@ -19,7 +19,7 @@ function cornersOf(ring: readonly Point[], reach: number): number[] {
   return turns.flatMap((turn, i) => {
     if (turn < CORNER) return [];
     for (let k = -reach; k <= reach; k += 1) {
-      const other = turns[(i + k + ring.length) % ring.length] ?? 0;
+      const other = itemAt(turns, (i + k + ring.length) % ring.length);
       if (other > turn || (other === turn && k < 0)) return [];
     }
     return [i];
@@ -76,7 +76,7 @@ function segmentsOf(stretch: Stretch, from: Point, to: Point, toleranceM: number
   const points = [from, ...stretch.points.slice(1, -1), to].map((p) => [...p]);
   const curves = fitCurve(points, toleranceM ** 2);
   return curves.map((curve, i): Segment => {
-    const point = (k: number): Point => [curve[k]?.[0] ?? 0, curve[k]?.[1] ?? 0];
+    const point = (k: number): Point => [itemAt(itemAt(curve, k), 0), itemAt(itemAt(curve, k), 1)];
     return {
       kind: 'cubic',
       c1: point(1),
@@ -99,11 +99,13 @@ export function fitOutline(ring: readonly Point[], toleranceM: number): Path {
   const reach = Math.max(3, Math.round(points.length / 60));
   const found = cornersOf(points, reach);
   const quarter = points.length / 4;
+  // Without a corner it may be cut anywhere.
+  const [first = 0] = found;
   const cuts =
     found.length >= 2
       ? found
       : [0, 1, 2, 3]
-          .map((k) => Math.round((found[0] ?? 0) + k * quarter) % points.length)
+          .map((k) => Math.round(first + k * quarter) % points.length)
           .sort((a, b) => a - b);
   const stretches = cuts.map((cut, i) => {
     const next = cuts[(i + 1) % cuts.length] ?? cut;
@@ -116,9 +118,9 @@ export function fitOutline(ring: readonly Point[], toleranceM: number): Path {
   const step = Math.hypot(at(points, 1)[0] - at(points, 0)[0], at(points, 1)[1] - at(points, 0)[1]);
   const corners = stretches.map((s, i) => {
     const before = stretches[(i + stretches.length - 1) % stretches.length] ?? s;
-    return meeting(before, s, s.points[0] ?? [0, 0], Math.max(8 * step, 4 * toleranceM));
+    return meeting(before, s, itemAt(s.points, 0), Math.max(8 * step, 4 * toleranceM));
   });
-  const start = corners[0] ?? [0, 0];
+  const start = itemAt(corners, 0);
   return {
     start,
     segments: stretches.flatMap((s, i) =>

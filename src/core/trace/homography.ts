@@ -1,3 +1,4 @@
+import { itemAt } from '../numeric';
 import type { Point } from '../geometry';
 import { fail, ok, type Result } from '../result';
 
@@ -27,9 +28,9 @@ export function project(h: Homography, [x, y]: Point): Point {
 /** First map `b`, then map `a`. */
 export function compose(a: Homography, b: Homography): Homography {
   const at = (row: number, column: number): number =>
-    (a[3 * row] ?? 0) * (b[column] ?? 0) +
-    (a[3 * row + 1] ?? 0) * (b[3 + column] ?? 0) +
-    (a[3 * row + 2] ?? 0) * (b[6 + column] ?? 0);
+    itemAt(a, 3 * row) * itemAt(b, column) +
+    itemAt(a, 3 * row + 1) * itemAt(b, 3 + column) +
+    itemAt(a, 3 * row + 2) * itemAt(b, 6 + column);
   return [at(0, 0), at(0, 1), at(0, 2), at(1, 0), at(1, 1), at(1, 2), at(2, 0), at(2, 1), at(2, 2)];
 }
 

@@ -1,3 +1,4 @@
+import { itemAt } from '../numeric';
 import type { Point } from '../geometry';
 import { fail, ok, type Issue, type Result } from '../result';
 import { cameraPose, type CameraPose, type PictureSize } from './camera';
@@ -53,10 +54,11 @@ export function sortCorners(corners: Corners): Corners {
     (a, b) => Math.atan2(a[1] - my, a[0] - mx) - Math.atan2(b[1] - my, b[0] - mx),
   );
   const start = round.reduce(
-    (best, p, i) => (p[0] + p[1] < (round[best]?.[0] ?? 0) + (round[best]?.[1] ?? 0) ? i : best),
+    (best, p, i) =>
+      p[0] + p[1] < itemAt(itemAt(round, best), 0) + itemAt(itemAt(round, best), 1) ? i : best,
     0,
   );
-  const at = (i: number): Point => round[(start + i) % 4] ?? [0, 0];
+  const at = (i: number): Point => itemAt(round, (start + i) % 4);
   return [at(0), at(1), at(2), at(3)];
 }
 

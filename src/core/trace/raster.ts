@@ -1,3 +1,4 @@
+import { itemAt } from '../numeric';
 import type { Point } from '../geometry';
 import { project, type Homography } from './homography';
 
@@ -32,8 +33,8 @@ export function sample(picture: Picture, x: number, y: number, out: Float64Array
   const at = 4 * (top * widthPx + left);
   const below = at + 4 * widthPx;
   for (let c = 0; c < 3; c += 1) {
-    const upper = (rgba[at + c] ?? 0) * (1 - u) + (rgba[at + 4 + c] ?? 0) * u;
-    const lower = (rgba[below + c] ?? 0) * (1 - u) + (rgba[below + 4 + c] ?? 0) * u;
+    const upper = (rgba[at + c] as number) * (1 - u) + (rgba[at + 4 + c] as number) * u;
+    const lower = (rgba[below + c] as number) * (1 - u) + (rgba[below + 4 + c] as number) * u;
     out[c] = upper * (1 - v) + lower * v;
   }
   return true;
@@ -105,7 +106,7 @@ export function rectify(
       known[i] = 1;
       for (let c = 0; c < 3; c += 1) {
         const channel = channels[c];
-        if (channel) channel[i] = rgb[c] ?? 0;
+        if (channel) channel[i] = rgb[c] as number;
       }
     }
   return { width, height, stepM, origin, channels, known };
@@ -130,13 +131,14 @@ export function shrink(raster: Raster, factor: number): Raster {
           const at = (row * factor + dy) * raster.width + column * factor + dx;
           if (!raster.known[at]) continue;
           count += 1;
-          for (let c = 0; c < 3; c += 1) sum[c] = (sum[c] ?? 0) + (raster.channels[c]?.[at] ?? 0);
+          for (let c = 0; c < 3; c += 1)
+            sum[c] = (sum[c] as number) + itemAt(itemAt(raster.channels, c), at);
         }
       if (count * 2 < factor * factor) continue;
       known[i] = 1;
       for (let c = 0; c < 3; c += 1) {
         const channel = channels[c];
-        if (channel) channel[i] = (sum[c] ?? 0) / count;
+        if (channel) channel[i] = (sum[c] as number) / count;
       }
     }
   const shift = ((factor - 1) / 2) * raster.stepM;

@@ -1,3 +1,4 @@
+import { itemAt } from '../numeric';
 import type { Point } from '../geometry';
 import type { Corners } from './homography';
 import { sample, type Picture } from './raster';
@@ -25,10 +26,10 @@ function edgeOffset(picture: Picture, at: Point, normal: Point): number | null {
     const t = k * STEP_PX - REACH_PX;
     const [x, y] = [at[0] + normal[0] * t - 0.5, at[1] + normal[1] * t - 0.5];
     if (!sample(picture, x, y, rgb)) return null;
-    light.push(((rgb[0] ?? 0) + (rgb[1] ?? 0) + (rgb[2] ?? 0)) / 3);
+    light.push((itemAt(rgb, 0) + itemAt(rgb, 1) + itemAt(rgb, 2)) / 3);
   }
   const mean = (from: number): number =>
-    ((light[from] ?? 0) + (light[from + 1] ?? 0) + (light[from + 2] ?? 0)) / 3;
+    (itemAt(light, from) + itemAt(light, from + 1) + itemAt(light, from + 2)) / 3;
   let [best, step] = [-1, LEAST_STEP];
   for (let k = 4; k + 4 < light.length; k += 1) {
     const size = Math.abs(mean(k + 2) - mean(k - 4));
@@ -38,7 +39,7 @@ function edgeOffset(picture: Picture, at: Point, normal: Point): number | null {
   const [before, after] = [mean(best - 4), mean(best + 2)];
   let covered = 0;
   for (let k = best - 4; k <= best + 4; k += 1)
-    covered += Math.min(1, Math.max(0, ((light[k] ?? 0) - after) / (before - after)));
+    covered += Math.min(1, Math.max(0, (itemAt(light, k) - after) / (before - after)));
   return (best - 4.5 + covered) * STEP_PX - REACH_PX;
 }
 

@@ -1,3 +1,4 @@
+import { itemAt } from '../numeric';
 import type { Point } from '../geometry';
 import { nearest, opponent, type Palette } from './colourModel';
 import { resampleRing, smoothRing } from './contourOf';
@@ -22,8 +23,8 @@ function colourAt({ width, height, channels, known }: Raster, [x, y]: Point): nu
   const [u, v] = [x - left, y - top];
   return channels.map(
     (c) =>
-      ((c[at] ?? 0) * (1 - u) + (c[at + 1] ?? 0) * u) * (1 - v) +
-      ((c[at + width] ?? 0) * (1 - u) + (c[at + width + 1] ?? 0) * u) * v,
+      (itemAt(c, at) * (1 - u) + itemAt(c, at + 1) * u) * (1 - v) +
+      (itemAt(c, at + width) * (1 - u) + itemAt(c, at + width + 1) * u) * v,
   );
 }
 
@@ -34,7 +35,7 @@ type Profile = readonly (number[] | null)[];
 function splitScores(profile: Profile, piece: Palette, rest: Palette, reach: number): number[] {
   const evidence = profile.map((colour) => {
     if (!colour) return -0.5;
-    const seen = opponent(colour[0] ?? 0, colour[1] ?? 0, colour[2] ?? 0);
+    const seen = opponent(itemAt(colour, 0), itemAt(colour, 1), itemAt(colour, 2));
     const [near, far] = [nearest(piece, seen), nearest(rest, seen)];
     return (far - near) / (near + far + 0.02);
   });
@@ -42,9 +43,9 @@ function splitScores(profile: Profile, piece: Palette, rest: Palette, reach: num
   const scores: number[] = [];
   let before = 0;
   for (let k = 0; k < profile.length; k += 1) {
-    before += evidence[k] ?? 0;
+    before += itemAt(evidence, k);
     const [a, b] = [profile[k - 1], profile[k + 1]];
-    const step = a && b ? Math.hypot(...a.map((v, c) => v - (b[c] ?? 0))) : 0;
+    const step = a && b ? Math.hypot(...a.map((v, c) => v - itemAt(b, c))) : 0;
     if (k >= APART && k < profile.length - APART)
       scores.push(2 * before - total + step * STEP_PULL);
   }
@@ -55,7 +56,7 @@ function splitScores(profile: Profile, piece: Palette, rest: Palette, reach: num
 function bestRun(scores: readonly (readonly number[])[], states: number): number[] {
   const n = scores.length;
   const back: Int8Array[] = [];
-  let best = Float64Array.from(scores[0] ?? []);
+  let best = Float64Array.from(itemAt(scores, 0));
   for (let k = 1; k < 2 * n; k += 1) {
     const from = new Int8Array(states);
     const next = new Float64Array(states);
@@ -63,11 +64,11 @@ function bestRun(scores: readonly (readonly number[])[], states: number): number
       let [top, step] = [-Infinity, 0];
       for (const d of [-2, -1, 0, 1, 2]) {
         const value =
-          s + d >= 0 && s + d < states ? (best[s + d] ?? 0) - BEND_COST * d * d : -Infinity;
+          s + d >= 0 && s + d < states ? itemAt(best, s + d) - BEND_COST * d * d : -Infinity;
         if (value > top) [top, step] = [value, d];
       }
       from[s] = step;
-      next[s] = top + (scores[k % n]?.[s] ?? 0);
+      next[s] = top + itemAt(itemAt(scores, k % n), s);
     }
     back.push(from);
     best = next;
@@ -76,7 +77,7 @@ function bestRun(scores: readonly (readonly number[])[], states: number): number
   const run = new Array<number>(n).fill(0);
   for (let k = 2 * n - 1; k > 0; k -= 1) {
     if (k < n + n / 2 && k >= n / 2) run[k % n] = state;
-    state += back[k - 1]?.[state] ?? 0;
+    state += itemAt(itemAt(back, k - 1), state);
   }
   return run;
 }
@@ -86,11 +87,11 @@ function subCell(profile: Profile, at: number): number {
   const mean = (from: number, to: number): number[] | null => {
     const colours = profile.slice(from, to + 1).filter((c) => c !== null);
     if (colours.length === 0) return null;
-    return [0, 1, 2].map((c) => colours.reduce((s, v) => s + (v[c] ?? 0), 0) / colours.length);
+    return [0, 1, 2].map((c) => colours.reduce((s, v) => s + itemAt(v, c), 0) / colours.length);
   };
   const [inner, outer] = [mean(at - APART, at - 2), mean(at + 2, at + APART)];
   if (!inner || !outer) return at + 0.5;
-  const across = inner.map((v, c) => v - (outer[c] ?? 0));
+  const across = inner.map((v, c) => v - itemAt(outer, c));
   const size = across.reduce((s, v) => s + v * v, 0);
   if (size < LEAST_STEP ** 2) return at + 0.5;
   let covered = 0;
@@ -98,7 +99,7 @@ function subCell(profile: Profile, at: number): number {
     const colour = profile[k];
     if (!colour) return at + 0.5;
     const share =
-      colour.reduce((s, v, c) => s + (v - (outer[c] ?? 0)) * (across[c] ?? 0), 0) / size;
+      colour.reduce((s, v, c) => s + (v - itemAt(outer, c)) * itemAt(across, c), 0) / size;
     covered += Math.min(1, Math.max(0, share));
   }
   return at - 2.5 + covered;
@@ -126,14 +127,14 @@ export function refineEdge(
     return s + p[0] * q[1] - q[0] * p[1];
   }, 0);
   const outward = base.map((_, i): Point => {
-    const [a, b] = [base[(i + n - 3) % n] ?? [0, 0], base[(i + 3) % n] ?? [0, 0]];
+    const [a, b] = [itemAt(base, (i + n - 3) % n), itemAt(base, (i + 3) % n)];
     const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
     const length = Math.hypot(dx, dy) || 1;
     return turn > 0 ? [dy / length, -dx / length] : [-dy / length, dx / length];
   });
   const half = reach + APART;
   const profiles = base.map((p, i): Profile => {
-    const normal = outward[i] ?? [0, 0];
+    const normal = itemAt(outward, i);
     return Array.from({ length: 2 * half + 1 }, (_, k) =>
       colourAt(raster, [p[0] + normal[0] * (k - half), p[1] + normal[1] * (k - half)]),
     );
@@ -142,8 +143,8 @@ export function refineEdge(
   const run = bestRun(scores, 2 * reach + 1);
   return base.map((p, i) => {
     // Offset s stands between cell s and the next, half a cell on.
-    const offset = subCell(profiles[i] ?? [], (run[i] ?? 0) + APART) - half;
-    const normal = outward[i] ?? [0, 0];
+    const offset = subCell(itemAt(profiles, i), itemAt(run, i) + APART) - half;
+    const normal = itemAt(outward, i);
     return [p[0] + normal[0] * offset, p[1] + normal[1] * offset];
   });
 }

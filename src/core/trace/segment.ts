@@ -29,7 +29,7 @@ function weights(raster: Raster): readonly [Float64Array, Float64Array] {
   const [right, below] = [new Float64Array(size), new Float64Array(size)];
   const step = (i: number, j: number): number => {
     let sum = 0;
-    for (const channel of channels) sum += ((channel[i] ?? 0) - (channel[j] ?? 0)) ** 2;
+    for (const channel of channels) sum += ((channel[i] as number) - (channel[j] as number)) ** 2;
     return sum;
   };
   let [total, count] = [0, 0];
@@ -37,12 +37,12 @@ function weights(raster: Raster): readonly [Float64Array, Float64Array] {
     for (let column = 0; column < width; column += 1, i += 1) {
       if (column + 1 < width && known[i] && known[i + 1]) {
         right[i] = step(i, i + 1);
-        total += right[i] ?? 0;
+        total += right[i] as number;
         count += 1;
       }
       if (row + 1 < height && known[i] && known[i + width]) {
         below[i] = step(i, i + width);
-        total += below[i] ?? 0;
+        total += below[i] as number;
         count += 1;
       }
     }
@@ -50,8 +50,12 @@ function weights(raster: Raster): readonly [Float64Array, Float64Array] {
   for (let row = 0, i = 0; row < height; row += 1)
     for (let column = 0; column < width; column += 1, i += 1) {
       const there = (on: boolean, j: number) => on && known[i] && known[j];
-      right[i] = there(column + 1 < width, i + 1) ? Math.exp(-beta * (right[i] ?? 0)) + 1e-4 : 0;
-      below[i] = there(row + 1 < height, i + width) ? Math.exp(-beta * (below[i] ?? 0)) + 1e-4 : 0;
+      right[i] = there(column + 1 < width, i + 1)
+        ? Math.exp(-beta * (right[i] as number)) + 1e-4
+        : 0;
+      below[i] = there(row + 1 < height, i + width)
+        ? Math.exp(-beta * (below[i] as number)) + 1e-4
+        : 0;
     }
   return [right, below];
 }
@@ -68,7 +72,7 @@ function colourChance(raster: Raster, piece: Palette, rest: Palette): Float64Arr
   const [l, a, b] = raster.channels;
   for (let i = 0; i < chance.length; i += 1) {
     if (!raster.known[i]) continue;
-    const colour = [l[i] ?? 0, a[i] ?? 0, b[i] ?? 0];
+    const colour = [l[i] as number, a[i] as number, b[i] as number];
     const [near, far] = [nearest(piece, colour), nearest(rest, colour)];
     // Squared distances once more: a colour twice as far is four to one against.
     chance[i] = (far * far + 1e-3) / (near * near + far * far + 2e-3);
@@ -89,17 +93,17 @@ function relax(
     for (let row = 0, i = 0; row < height; row += 1)
       for (let column = 0; column < width; column += 1, i += 1) {
         if (!known[i] || label[i] !== 0) continue;
-        const [wr, wb] = [right[i] ?? 0, below[i] ?? 0];
-        const wl = column > 0 ? (right[i - 1] ?? 0) : 0;
-        const wt = row > 0 ? (below[i - width] ?? 0) : 0;
+        const [wr, wb] = [right[i] as number, below[i] as number];
+        const wl = column > 0 ? (right[i - 1] as number) : 0;
+        const wt = row > 0 ? (below[i - width] as number) : 0;
         const pull =
-          COLOUR_PULL * (chance[i] ?? 0.5) +
-          (wr && wr * (u[i + 1] ?? 0)) +
-          (wb && wb * (u[i + width] ?? 0)) +
-          (wl && wl * (u[i - 1] ?? 0)) +
-          (wt && wt * (u[i - width] ?? 0));
-        const change = pull / (COLOUR_PULL + wr + wb + wl + wt) - (u[i] ?? 0);
-        u[i] = (u[i] ?? 0) + OVER_RELAXATION * change;
+          COLOUR_PULL * (chance[i] as number) +
+          (wr && wr * (u[i + 1] as number)) +
+          (wb && wb * (u[i + width] as number)) +
+          (wl && wl * (u[i - 1] as number)) +
+          (wt && wt * (u[i - width] as number));
+        const change = pull / (COLOUR_PULL + wr + wb + wl + wt) - (u[i] as number);
+        u[i] = (u[i] as number) + OVER_RELAXATION * change;
         if (change > most) most = change;
         if (-change > most) most = -change;
       }
@@ -138,7 +142,8 @@ export function segment(
     const chance = colourChance(raster, piece, rest);
     relax(raster, edges, label, chance, inside);
     if (!onRound((round + 1) / ROUNDS)) return null;
-    const cells = (test: (u: number) => boolean) => cellsWhere(raster, (i) => test(inside[i] ?? 0));
+    const cells = (test: (u: number) => boolean) =>
+      cellsWhere(raster, (i) => test(inside[i] as number));
     piece = paletteOf(
       raster,
       cells((u) => u > 0.7),

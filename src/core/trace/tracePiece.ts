@@ -1,4 +1,4 @@
-import { extent } from '../numeric';
+import { itemAt, extent } from '../numeric';
 import { flattenPath, mapPath, pathArea, pathBox, type Path, type Point } from '../geometry';
 import { fail, ok, type Result } from '../result';
 import { nearest, opponentRaster, paletteOf } from './colourModel';
@@ -95,7 +95,7 @@ function markSheet(raster: Raster, label: Int8Array, reference: Reference): void
   const [sheet, piece] = [paletteOf(raster, rim, 4), paletteOf(raster, picked, 3)];
   const [l, a, b] = raster.channels;
   for (const at of cells) {
-    const colour = [l[at] ?? 0, a[at] ?? 0, b[at] ?? 0];
+    const colour = [itemAt(l, at), itemAt(a, at), itemAt(b, at)];
     if (nearest(sheet, colour) < 0.25 * nearest(piece, colour)) label[at] = -1;
   }
 }

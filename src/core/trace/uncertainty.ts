@@ -1,3 +1,4 @@
+import { itemAt } from '../numeric';
 import { ringArea, type Point } from '../geometry';
 import { ASSUMED_FOCAL_SIGMA } from './camera';
 import type { Corners } from './homography';
@@ -96,7 +97,7 @@ export function measureTraced(
   const [, plain] = measure(ringPx, marks, 0) ?? [0, perimeterM];
   const stepM = plain / Math.max(1, perimeter(ringPx));
   const rss = (values: readonly (readonly number[])[], k: number) =>
-    Math.hypot(...values.map((v) => v[k] ?? 0));
+    Math.hypot(...values.map((v) => itemAt(v, k)));
   const edge = EDGE_SIGMA_PX * stepM;
   const parts: AreaPart[] = [
     { what: 'marks', sigmaM2: rss(byCorner, 0) },

@@ -182,7 +182,7 @@ export function unevenExplanation(
 ): Explanation & { readonly valueM: number } {
   const { thicknessM, densityKgM3, fluidityPerPa } = film;
   return {
-    valueM: tiltDifference(lengthM, slope, thicknessM, densityKgM3, fluidityPerPa),
+    valueM: tiltDifference(lengthM, slope, thicknessM, film),
     title: `What this tilt makes of ${film.name}`,
     formula: 'L · slope · (1 − 8/π² Σ exp(−n² τ/T) / n²), T = 3 L² / (π² ρ g h³)',
     inputs: [

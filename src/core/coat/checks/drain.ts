@@ -26,11 +26,11 @@ const GRAINED: readonly Support[] = ['bare wood', 'paper on board'];
 export function drainCheck({ coat, areas, support, sheet }: CheckInput): DrainCheck | null {
   const open = areas.flatMap((a) => a.edges).filter((e) => e.kind === 'open' && e.heightM > 0);
   if (open.length === 0) return null;
-  const fluidity = fluidityLeft(sheet, coat.restS);
+  const fluidityPerPa = fluidityLeft(sheet, coat.restS);
   const heightM = Math.max(...open.map((e) => e.heightM));
-  const density = mixDensity(sheet);
-  const staysM = drainedEdgeMean(heightM, fluidity, density);
-  const restS = restForEdge(HIDES_M, heightM, sheet, density);
+  const densityKgM3 = mixDensity(sheet);
+  const staysM = drainedEdgeMean(heightM, { densityKgM3, fluidityPerPa });
+  const restS = restForEdge(HIDES_M, heightM, sheet, densityKgM3);
   return {
     id: 'drain',
     verdict: GRAINED.includes(support) && staysM < HIDES_M ? 'watch' : 'fine',
@@ -40,7 +40,12 @@ export function drainCheck({ coat, areas, support, sheet }: CheckInput): DrainCh
       formula: '⅔ √(H / (ρ g τ)); rest = Td · log2(9 ρ g τ₀ · mean² / (4 H))',
       inputs: [
         { label: 'tallest open edge, H', value: heightM, quantity: 'length', source: 'measured' },
-        { label: 'fluidity left, τ', value: fluidity, quantity: 'fluidity', source: 'computed' },
+        {
+          label: 'fluidity left, τ',
+          value: fluidityPerPa,
+          quantity: 'fluidity',
+          source: 'computed',
+        },
         {
           label: 'age of the mix at the edge',
           value: coat.restS,

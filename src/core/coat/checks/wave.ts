@@ -19,8 +19,12 @@ export const WAVE_SHARE = 0.05;
 
 /** What is left of a long wave on the coat. Source: Orchard 1962. */
 export function waveCheck({ coat, sheet }: CheckInput): WaveCheck {
-  const fluidity = fluidityLeft(sheet, coat.restS);
-  const left = waveLeft(WAVE_M, coat.thicknessM, mixDensity(sheet), SURFACE_TENSION, fluidity);
+  const fluidityPerPa = fluidityLeft(sheet, coat.restS);
+  const left = waveLeft(WAVE_M, coat.thicknessM, {
+    densityKgM3: mixDensity(sheet),
+    surfaceTension: SURFACE_TENSION,
+    fluidityPerPa,
+  });
   return {
     id: 'wave',
     verdict: left <= WAVE_SHARE ? 'fine' : 'watch',
@@ -31,7 +35,12 @@ export function waveCheck({ coat, sheet }: CheckInput): WaveCheck {
       inputs: [
         film(coat.thicknessM, 'film, h', 'chosen'),
         { label: 'wave', value: WAVE_M, quantity: 'length', source: 'rule of thumb' },
-        { label: 'fluidity left, τ', value: fluidity, quantity: 'fluidity', source: 'computed' },
+        {
+          label: 'fluidity left, τ',
+          value: fluidityPerPa,
+          quantity: 'fluidity',
+          source: 'computed',
+        },
       ],
       source: 'Orchard 1962, with the fluidity integral of the sheet’s doubling law.',
       note: 'Shorter waves, brush marks among them, level sooner.',
