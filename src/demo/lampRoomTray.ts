@@ -1,33 +1,36 @@
-import { type Piece, plainArea, type Resin } from '@/records';
-import type { DemoBuilder } from './builder';
+import { plainArea } from '@/records';
+import type { Bench } from './acts';
 
 /**
  * A tray whose pour failed: a pit to fill, colours, a dome as high as is safe, and a back. Everything is planned,
  * nothing poured.
  */
-export function lampRoomTray(
-  b: DemoBuilder,
+export function tellLampRoomTray(
+  b: Bench,
   ago: (days: number, hours?: number) => number,
-  resin: Resin,
-): Piece {
-  const tray = b.piece(ago(0, 9), {
-    name: 'Lamp-room tray',
+  resin: string,
+): void {
+  const tray = 'Lamp-room tray';
+  const disc = (diameterM: number) => ({ kind: 'disc', diameterM }) as const;
+  b.piece(ago(0, 9), {
+    name: tray,
     support: 'cured resin',
     note: 'First pour ran hot and left a pit; to be filled, coloured and domed. Client sets tea on it.',
-    shape: { kind: 'disc', diameterM: 0.22 },
+    shape: disc(0.22),
     edgeHeightM: 0.008,
     edges: ['doming'],
     face: { surface: { kind: 'old resin', ageDays: 12, sanded: true } },
     about: { use: { hotCups: true, food: false, daylight: false } },
+    more: [
+      {
+        ...plainArea(disc(0.05), 0, ['dammed'], 'recess'),
+        name: 'Pit',
+        at: [0.04, 0.025],
+        depthM: 2.4e-3,
+      },
+      plainArea(disc(0.22), 0.008, ['dammed'], 'back'),
+    ],
   });
-  const disc = (diameterM: number) => ({ kind: 'disc', diameterM }) as const;
-  b.area(tray, {
-    ...plainArea(disc(0.05), 0, ['dammed'], 'recess'),
-    name: 'Pit',
-    at: [0.04, 0.025],
-    depthM: 2.4e-3,
-  });
-  b.area(tray, { ...plainArea(disc(0.22), 0.008, ['dammed'], 'back'), porosity: 'sealed' });
   const plan = { resin } as const;
   b.coat(ago(0, 8.5), tray, {
     ...plan,
@@ -72,5 +75,4 @@ export function lampRoomTray(
     on: ['Face'],
     more: { coverage: 0.05 },
   });
-  return tray;
 }

@@ -48,12 +48,12 @@ describe('the demo shop at the bench', () => {
   it('orders the bench strip by what happens first', () => {
     const items = stripItems(shop, NOW);
     expect(items.map((i) => `${i.title}: ${i.text.split(' · ')[0]}`)).toEqual([
-      'Relief map: mask past its limit 10:30',
+      'Relief map: mask past its limit 10:52',
       'Hall tiles × 8: leathery',
       'Viaduct painting: recoat open',
-      'Signal-box board: wet',
       'Hall tiles × 8: take the mask off',
       'Relief map: sand first',
+      'Signal-box board: wet',
       'Signal-box board: mask on',
     ]);
     const times = items.map((i) => i.atMs);

@@ -1,8 +1,8 @@
 import { seededRandom } from '@/core/numeric';
 import { SCHEMA_VERSION } from '@/data/migrations';
-import { DemoBuilder } from '@/demo/builder';
 import { DEMO_RESINS } from '@/demo/resins';
 import { asId, BATCHES, DEFAULT_SETTINGS, type PrepRecord, TASKS } from '@/records';
+import { LargeRows } from './rows';
 
 const HOUR = 3_600_000;
 const TICKED = [
@@ -22,7 +22,7 @@ export const LARGE_SESSION = asId<'session'>('large-session');
 const BATCH = asId<'batch'>('large-batch');
 
 /**
- * A shop file of 1,000 pieces, 4,000 coats and 20,000 entries, made by the builder of the demo.
+ * A shop file of 1,000 pieces, 4,000 coats and 20,000 entries, made without acts.
  * @param nowMs its newest pours lie some hours before @param pieces how many, for a smaller one
  * @returns the text of the file, the same for the same arguments
  */
@@ -33,7 +33,7 @@ export function largeShop(nowMs: number, pieces: number = LARGE.pieces): string 
     if (found === undefined) throw new RangeError('largeShop: nothing to pick');
     return found;
   };
-  const b = new DemoBuilder(['Ada', 'Ben']);
+  const b = new LargeRows(['Ada', 'Ben']);
   const [resin] = DEMO_RESINS;
   if (!resin) throw new RangeError('largeShop: no resin');
   const tasks: PrepRecord[] = [];
@@ -76,7 +76,7 @@ export function largeShop(nowMs: number, pieces: number = LARGE.pieces): string 
       b.write(cameMs + HOUR, 'note', { pieceId: piece.id, text: 'Looked at in raking light.' });
   }
   openSession(b, nowMs);
-  const { pieces: rows, areas, coats, sessions, batches, defects } = b;
+  const { pieces: rows, areas, coats, sessions, batches } = b;
   const log = [...b.log].sort((x, y) => x.atMs - y.atMs).map((e, i) => ({ ...e, seq: i + 1 }));
   const tables = {
     ...{
@@ -88,7 +88,7 @@ export function largeShop(nowMs: number, pieces: number = LARGE.pieces): string 
       batches,
       coats,
     },
-    ...{ defects, photos: [], tasks, air: [], log },
+    ...{ defects: [], photos: [], tasks, air: [], log },
   };
   return JSON.stringify({
     ...{ format: 'bilamina.shop', version: SCHEMA_VERSION, exportedMs: nowMs, tables },
@@ -96,7 +96,7 @@ export function largeShop(nowMs: number, pieces: number = LARGE.pieces): string 
 }
 
 /** Opens a session for the planned coat that came last. */
-function openSession(b: DemoBuilder, nowMs: number): void {
+function openSession(b: LargeRows, nowMs: number): void {
   const at = b.coats.findLastIndex((c) => c.batchId === null);
   const coat = b.coats[at];
   if (!coat) throw new RangeError('largeShop: nothing is planned');

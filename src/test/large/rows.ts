@@ -2,19 +2,17 @@ import { coatLedger, type Intent } from '@/core/coat';
 import type { Shape } from '@/core/geometry';
 import { massRatioBA, splitMix } from '@/core/resin';
 import { seededRandom } from '@/core/numeric';
-import type { CoatKind, DefectKind, EdgeKind, Support } from '@/core/piece';
+import type { CoatKind, EdgeKind, Support } from '@/core/piece';
 import {
   type Area,
   asId,
   type Batch,
   type Coat,
   COATS,
-  type Defect,
   type Id,
   LOG,
   type LogEntry,
   type LogKind,
-  type Photo,
   type Piece,
   PIECES,
   plainArea,
@@ -57,18 +55,13 @@ interface Pour {
   readonly later?: readonly (readonly [afterMs: number, temperatureK: number])[];
 }
 
-/** A picture drawn by code, standing in for a photo. */
-type Drawn = readonly [name: string, widthPx: number, heightPx: number, svg: string];
-
-/** Writes the rows and the log of an invented shop, in the same form as the real actions do. */
-export class DemoBuilder {
+/** Writes rows and log of many pieces at once, in the form in which acts write them: acts would take too long. */
+export class LargeRows {
   readonly pieces: Piece[] = [];
   readonly areas: Area[] = [];
   readonly coats: Coat[] = [];
   readonly sessions: WetSession[] = [];
   readonly batches: Batch[] = [];
-  readonly defects: Defect[] = [];
-  readonly photos: Photo[] = [];
   readonly log: LogEntry[] = [];
   private readonly random = seededRandom(1874);
   private serial = 0;
@@ -135,7 +128,7 @@ export class DemoBuilder {
     };
     const coats = this.coats.filter((c) => c.pieceId === piece.id);
     const found = thicknessOf(told, areas, coats, spec.resin.sheet);
-    if (!found.ok) throw new RangeError(`demo: ${spec.name} cannot be laid`);
+    if (!found.ok) throw new RangeError(`large shop: ${spec.name} cannot be laid`);
     const coat: Coat = {
       ...COATS.defaults,
       ...plainCoat(found.value),
@@ -168,17 +161,17 @@ export class DemoBuilder {
         sealed: new Set(),
       }),
     );
-    if (!ledger.ok) throw new RangeError(`demo: ${coat.name} has no ledger`);
+    if (!ledger.ok) throw new RangeError(`large shop: ${coat.name} has no ledger`);
     return ledger.value.totalM3;
   }
 
   /** A whole wet session for one coat, ending with its cover. */
   pour(coat: Coat, resin: Resin, { pouredMs, temperatureK, later = [] }: Pour): Coat {
     const piece = this.pieces.find((p) => p.id === coat.pieceId);
-    if (!piece) throw new RangeError('demo: coat without piece');
+    if (!piece) throw new RangeError('large shop: coat without piece');
     const targetM3 = this.volume(coat, piece, resin);
     const split = splitMix(targetM3, resin.sheet);
-    if (!split.ok) throw new RangeError('demo: no split');
+    if (!split.ok) throw new RangeError('large shop: no split');
     const aKg = Math.round(split.value.aKg * 1e4) / 1e4;
     const bKg =
       Math.round(aKg * massRatioBA(resin.sheet) * (1 + (this.random() - 0.5) * 0.012) * 1e4) / 1e4;
@@ -251,64 +244,5 @@ export class DemoBuilder {
     const poured: Coat = { ...coat, batchId, pouredMs: at(0), coveredMs: at(9), history };
     this.coats.splice(this.coats.indexOf(coat), 1, poured);
     return poured;
-  }
-
-  defect(
-    foundMs: number,
-    coat: Coat,
-    kind: DefectKind,
-    note: string,
-    repairedMs: number | null = null,
-  ): Defect {
-    const { pieceId, id: coatId } = coat;
-    const defect: Defect = {
-      id: this.id('defect'),
-      pieceId,
-      coatId,
-      kind,
-      note,
-      foundMs,
-      repairedMs,
-    };
-    this.defects.push(defect);
-    this.write(foundMs, 'defect noted', { pieceId, coatId, text: `${kind}: ${note}` });
-    if (repairedMs !== null)
-      this.write(repairedMs, 'defect repaired', { pieceId, coatId, text: kind });
-    return defect;
-  }
-
-  traced(piece: Piece, measured: Area['measured']): void {
-    const at = this.areas.findIndex((a) => a.pieceId === piece.id);
-    const face = this.areas[at];
-    if (face) this.areas[at] = { ...face, measured };
-  }
-
-  /** A picture drawn by code, as a row. */
-  private picture(
-    about: Pick<Photo, 'pieceId' | 'defectId'>,
-    atMs: number,
-    drawn: Drawn,
-  ): Id<'photo'> {
-    const [name, widthPx, heightPx, svg] = drawn;
-    const blob = new Blob([svg], { type: 'image/svg+xml' });
-    const id = this.id('photo');
-    const takenMs = Math.round(atMs);
-    this.photos.push({ id, ...about, name, widthPx, heightPx, takenMs, blob });
-    return id;
-  }
-
-  /** The photo a face was traced from and the face seen straight from above. */
-  tracedPhotos(
-    atMs: number,
-    { id: pieceId }: Piece,
-    pictures: readonly [Drawn, Drawn],
-  ): [Id<'photo'>, Id<'photo'>] {
-    const keep = (drawn: Drawn) => this.picture({ pieceId, defectId: null }, atMs, drawn);
-    return [keep(pictures[0]), keep(pictures[1])];
-  }
-
-  photo({ pieceId, id: defectId, foundMs }: Defect, ...drawn: Drawn): void {
-    this.picture({ pieceId, defectId }, foundMs, drawn);
-    this.write(foundMs, 'photo added', { pieceId, text: drawn[0] });
   }
 }

@@ -1,0 +1,240 @@
+import type { Intent } from '@/core/coat';
+import type { Shape } from '@/core/geometry';
+import type { CoatKind, DefectKind, EdgeKind, Support } from '@/core/piece';
+import type { MaskMethod } from '@/core/prep';
+import { massRatioBA } from '@/core/resin';
+import type { ShopDb } from '@/data/db';
+import { noteDefect, repairDefect, writeLogNote } from '@/data/repos/bench';
+import { planCoat } from '@/data/repos/coats';
+import { addTask, doTask, waiveTask, type Doing, type NewTask } from '@/data/repos/prep';
+import { noteRoom } from '@/data/repos/room';
+import { startSession } from '@/data/repos/session';
+import { addPiece, changeSurvey, surveyOf, type NewPhoto } from '@/data/repos/survey';
+import { coverBatch, endStir, mixB, pourCoat, startStir, weighA } from '@/data/repos/wet';
+import type { ActionContext } from '@/data/write';
+import { asId, PIECES, plainArea, plainCoat, type Area, type Coat, type Piece } from '@/records';
+import { ledgerOf, splitOf } from '@/shop/coatView';
+import { holdsOf, prepOf } from '@/shop/prepView';
+import { coatNamed, coatSeen, pieceNamed, shopNow, type Teller } from './teller';
+
+const MINUTE = 60_000;
+const HOUR = 60 * MINUTE;
+const C = 273.15;
+
+export interface PieceSpec {
+  readonly name: string;
+  readonly count?: number;
+  readonly support: Support;
+  readonly note: string;
+  readonly shape: Shape;
+  readonly edgeHeightM: number;
+  readonly edges: readonly EdgeKind[];
+  readonly face?: Partial<Omit<Area, 'id' | 'pieceId'>>;
+  readonly about?: Partial<Pick<Piece, 'use' | 'marks' | 'bellyM'>>;
+  /** Areas besides the face. */
+  readonly more?: readonly Omit<Area, 'id' | 'pieceId'>[];
+  readonly photos?: readonly NewPhoto[];
+}
+
+export interface CoatSpec {
+  readonly name: string;
+  readonly kind: CoatKind;
+  /** Id of its resin. */
+  readonly resin: string;
+  /** A thickness, m, or what the coat is to do. */
+  readonly thicknessM?: number;
+  readonly intent?: Intent;
+  /** Names of its areas; all but a recess when left out. */
+  readonly on?: readonly string[];
+  readonly more?: Partial<Pick<Coat, 'coverage' | 'colours' | 'overrides' | 'restS' | 'reserve'>>;
+}
+
+/** A drawn picture that stands for a photo. */
+export const drawn = (name: string, widthPx: number, heightPx: number, svg: string) => ({
+  ...{ name, widthPx, heightPx },
+  blob: new Blob([svg], { type: 'image/svg+xml' }),
+});
+
+/** The acts of the bench by the names of pieces and coats, as a story tells them. */
+export class Bench {
+  constructor(private readonly story: Teller) {}
+
+  note(atMs: number, text: string): void {
+    this.story.at(atMs, (db, c) => writeLogNote(db, c, text, null));
+  }
+
+  /** The room is read, °C and share. */
+  room(atMs: number, celsius: number, humidity: number): void {
+    this.story.at(atMs, (db, c) =>
+      noteRoom(db, c, { fromMs: c.nowMs, temperatureK: C + celsius, humidity }),
+    );
+  }
+
+  piece(atMs: number, spec: PieceSpec): void {
+    const { shape, edgeHeightM, edges, face, about, more = [], photos = [] } = spec;
+    const { name, count = 1, support, note } = spec;
+    const use = { hotCups: false, food: false, daylight: false };
+    const areas = [{ ...plainArea(shape, edgeHeightM, edges), ...face }, ...more];
+    const survey = {
+      ...PIECES.defaults,
+      ...{ name, count, support, note, use },
+      ...about,
+      areas: areas.map((a) => ({ ...a, id: null })),
+    };
+    this.story.at(atMs, (db, c) => addPiece(db, c, survey, photos));
+  }
+
+  /** The propped piece is read. */
+  level(atMs: number, piece: string, level: Omit<NonNullable<Piece['level']>, 'readMs'>): void {
+    this.story.at(atMs, async (db, c) => {
+      const row = await pieceNamed(db, piece);
+      const survey = surveyOf(row, await db.areas.where('pieceId').equals(row.id).toArray());
+      return changeSurvey(db, c, row.id, { ...survey, level: { ...level, readMs: c.nowMs } });
+    });
+  }
+
+  coat(atMs: number, piece: string, spec: CoatSpec): void {
+    const { name, kind, resin, thicknessM = 1e-3, intent, on, more } = spec;
+    this.story.at(atMs, async (db, c) => {
+      const { id: pieceId } = await pieceNamed(db, piece);
+      const areas = await db.areas.where('pieceId').equals(pieceId).toArray();
+      const own = areas.filter((a) => (on ? on.includes(a.name) : a.kind !== 'recess'));
+      return planCoat(db, c, {
+        ...plainCoat(thicknessM),
+        ...(intent && { intent }),
+        ...more,
+        ...{ name, kind, pieceId, areaIds: own.map((a) => a.id), resinId: asId(resin) },
+      });
+    });
+  }
+
+  /** A step of the preparation is done, for a coat or for none. */
+  do(atMs: number, piece: string, rule: string, coat: string | null, how: Doing = {}): void {
+    this.story.at(atMs, async (db, c) => {
+      const task = await this.task(db, c, piece, rule, coat);
+      return doTask(db, c, { pieceId: (await pieceNamed(db, piece)).id, task }, how);
+    });
+  }
+
+  waive(atMs: number, piece: string, rule: string, coat: string | null, reason: string): void {
+    this.story.at(atMs, async (db, c) => {
+      const task = await this.task(db, c, piece, rule, coat);
+      return waiveTask(db, c, { pieceId: (await pieceNamed(db, piece)).id, task }, reason);
+    });
+  }
+
+  ask(atMs: number, piece: string, told: Omit<Extract<NewTask, { kind: 'note' }>, 'kind'>): void {
+    this.story.at(atMs, async (db, c) =>
+      addTask(db, c, (await pieceNamed(db, piece)).id, { kind: 'note', ...told }),
+    );
+  }
+
+  /** @throws RangeError where the plan has no such step at that time */
+  private async task(
+    db: ShopDb,
+    { nowMs }: ActionContext,
+    piece: string,
+    rule: string,
+    coat: string | null,
+  ) {
+    const coatId = coat === null ? null : (await coatNamed(db, piece, coat)).id;
+    const { state } = prepOf(await shopNow(db), await pieceNamed(db, piece), nowMs);
+    const placed = state.tasks.find(
+      ({ task }) => task.rule === rule && (coat === null || task.coatId === coatId),
+    );
+    if (placed) return placed.task;
+    const there = state.tasks.map(({ task }) => `${task.rule} (${task.coatId})`).join(', ');
+    throw new RangeError(`demo: ${piece} has no ${rule} for ${coat}; it has ${there}`);
+  }
+
+  /** Every step that still holds a coat back is done, minute by minute. */
+  private ready(fromMs: number, piece: string, coat: string, by: string, mask: MaskMethod): void {
+    for (let i = 0; i < 12; i += 1)
+      this.story.at(
+        fromMs + i * MINUTE,
+        async (db, c) => {
+          const row = await pieceNamed(db, piece);
+          const { id } = await coatNamed(db, piece, coat);
+          const [held] = holdsOf(await shopNow(db), row, id, c.nowMs);
+          if (!held) return;
+          const method = held.task.mask === null ? null : mask;
+          await doTask(db, c, { pieceId: row.id, task: held.task }, { method });
+        },
+        by,
+      );
+  }
+
+  /**
+   * A whole wet session for one coat: made ready, weighed, mixed, stirred, poured and covered.
+   * @param bareAfterH the mask is taken off so many hours after the pour
+   */
+  pour(pouredMs: number, piece: string, coat: string, celsius: number, bareAfterH?: number): void {
+    const by = this.story.anyone();
+    const slip = 1 + this.story.slip() * 0.012;
+    const step = (
+      minutes: number,
+      act: (db: ShopDb, c: ActionContext, row: Coat) => Promise<unknown>,
+    ) =>
+      this.story.at(
+        pouredMs + minutes * MINUTE,
+        async (db, c) => act(db, c, await coatNamed(db, piece, coat)),
+        by,
+      );
+    const batchOf = (row: Coat) => row.batchId ?? asId<'batch'>('');
+    const toTenth = (kg: number) => Math.round(kg * 1e4) / 1e4;
+    this.ready(pouredMs - 40 * MINUTE, piece, coat, by, 'painter’s tape');
+    step(-17, async (db, c) => {
+      const seen = await coatSeen(db, piece, coat, c.nowMs);
+      const ledger = ledgerOf(seen);
+      const split = ledger.ok ? splitOf(ledger.value, seen.resin) : null;
+      if (!ledger.ok || !split) throw new RangeError(`demo: ${piece}, ${coat} has no volume`);
+      const { id, resinId } = seen.coat;
+      return startSession(db, c, {
+        ...{ resinId, coatIds: [id], temperatureK: C + celsius },
+        ...{ targetM3: ledger.value.totalM3, targetAKg: split.aKg, targetBKg: split.bKg },
+      });
+    });
+    const batch = async (db: ShopDb, row: Coat) => {
+      const found = await db.batches.get(batchOf(row));
+      if (!found) throw new RangeError(`demo: ${piece}, ${coat} is not being mixed`);
+      return found;
+    };
+    step(-13, async (db, c, row) => {
+      const { id, targetAKg } = await batch(db, row);
+      return weighA(db, c, id, { kg: toTenth(targetAKg), by: 'read' });
+    });
+    step(-11, async (db, c, row) => {
+      const { id, aKg } = await batch(db, row);
+      const resin = await db.resins.get(row.resinId);
+      const ratio = resin ? massRatioBA(resin.sheet) : NaN;
+      return mixB(db, c, id, { kg: toTenth((aKg ?? NaN) * ratio * slip), by: 'read' });
+    });
+    step(-10, (db, c, row) => startStir(db, c, batchOf(row)));
+    step(-5, (db, c, row) => endStir(db, c, batchOf(row)));
+    step(0, (db, c, row) => pourCoat(db, c, batchOf(row), row.id));
+    step(9, (db, c, row) => coverBatch(db, c, batchOf(row)));
+    if (bareAfterH !== undefined)
+      this.do(pouredMs + bareAfterH * HOUR, piece, 'unmask', null, { method: 'painter’s tape' });
+  }
+
+  defect(
+    foundMs: number,
+    [piece, coat]: readonly [piece: string, coat: string],
+    [kind, note]: readonly [kind: DefectKind, note: string],
+    {
+      repairedMs,
+      photo = null,
+    }: { repairedMs?: number; photo?: ReturnType<typeof drawn> | null } = {},
+  ): void {
+    this.story.at(foundMs, async (db, c) => {
+      const { id: coatId, pieceId } = await coatNamed(db, piece, coat);
+      return noteDefect(db, c, { pieceId, coatId, kind, note, photo });
+    });
+    if (repairedMs !== undefined)
+      this.story.at(repairedMs, async (db, c) => {
+        const { id } = await coatNamed(db, piece, coat);
+        const defect = await db.defects.filter((d) => d.coatId === id && d.note === note).first();
+        return repairDefect(db, c, defect?.id ?? asId(''));
+      });
+  }
+}

@@ -1,0 +1,247 @@
+import type { ShopDb } from '@/data/db';
+import { noteBackup, saveResin, saveSettings } from '@/data/repos/bench';
+import { asId, DEFAULT_SETTINGS } from '@/records';
+import { Bench, drawn } from './acts';
+import { LENS_BOX, lensOutline, lensPhoto, lensPlan } from './lampLens';
+import { tellLampRoomTray } from './lampRoomTray';
+import { hangingPlate, paddleOutline } from './paddle';
+import { dimpledDisc } from './pictures';
+import { DEMO_RESINS } from './resins';
+import { Teller } from './teller';
+
+const DAY = 24 * 3_600_000;
+const HOUR = 3_600_000;
+const [MILLRACE, LANTERN, TARN] = ['demo-millrace', 'demo-lantern', 'demo-tarn'];
+
+/** An instant so many days and hours before the story ends, ms. */
+export type Ago = (days: number, hours?: number) => number;
+
+/** Twelve labels: sealed, domed, two defects found and repaired. Done. */
+function labels(b: Bench, ago: Ago) {
+  const name = 'Luggage label set';
+  b.piece(ago(20, 5), {
+    ...{ name, count: 12, support: 'bare wood' },
+    note: 'Plywood, station names in gilding pen. Twelve alike.',
+    shape: { kind: 'roundedRectangle', widthM: 0.11, heightM: 0.06, radiusM: 0.012 },
+    ...{ edgeHeightM: 0.004, edges: ['doming'] },
+  });
+  b.coat(ago(20, 4), name, { name: 'Seal', kind: 'seal', resin: TARN, thicknessM: 0.15e-3 });
+  b.pour(ago(19, 4), name, 'Seal', 21);
+  b.defect(ago(18, 3), [name, 'Seal'], ['dust nib', 'Two hairs on Alderbrook and Mossgate'], {
+    repairedMs: ago(18, 1),
+  });
+  b.coat(ago(18, 2), name, { name: 'Dome', kind: 'dome', resin: MILLRACE, thicknessM: 1.4e-3 });
+  b.pour(ago(17, 5), name, 'Dome', 22);
+  b.defect(ago(16, 2), [name, 'Dome'], ['bubbles', 'Pinholes along the grain of three labels'], {
+    repairedMs: ago(15, 6),
+  });
+  b.note(ago(9, 3), 'Luggage labels: cork glued to the backs, left for a day.');
+}
+
+/** The one that waited too long: its mask is past the limit, and the coat has cured hard. */
+function reliefMap(b: Bench, ago: Ago) {
+  const name = 'Relief map';
+  b.piece(ago(16, 6), {
+    ...{ name, support: 'cured resin' },
+    note: 'Round map of the valley whose pour failed: sunk middle, hills stand proud.',
+    shape: { kind: 'disc', diameterM: 0.38 },
+    ...{ edgeHeightM: 0.012, edges: ['dammed'] },
+    face: {
+      surface: { kind: 'old resin', ageDays: 40, sanded: true },
+      relief: [{ kind: 'paste', greatestM: 2.4e-3, meanM: 0.9e-3, share: 0.35 }],
+    },
+  });
+  b.coat(ago(15, 6), name, { name: 'Lock', kind: 'lock', resin: MILLRACE, thicknessM: 0.7e-3 });
+  b.do(ago(15, 5), name, 'dry paste', 'Lock', { doneMs: ago(24) });
+  b.pour(ago(14, 4), name, 'Lock', 22, 7);
+  b.defect(
+    ago(12, 20),
+    [name, 'Lock'],
+    ['proud relief', 'The ridge above Mossgate still catches the glove'],
+    { repairedMs: ago(12, 2) },
+  );
+  b.coat(ago(12, 1), name, { name: 'Flood 1', kind: 'flood', resin: LANTERN, thicknessM: 3e-3 });
+  b.pour(ago(2, 2), name, 'Flood 1', 20);
+  b.defect(
+    ago(0, 6),
+    [name, 'Flood 1'],
+    ['dimples', 'Seven dimples near the rim, from a long warm-air pass'],
+    { photo: drawn('relief-map-dimples.svg', 480, 480, dimpledDisc()) },
+  );
+  b.coat(ago(0, 5), name, { name: 'Flood 2', kind: 'flood', resin: MILLRACE, thicknessM: 1.8e-3 });
+  b.ask(ago(0, 4.9), name, {
+    title: 'Ask the museum whether the ridge stays proud',
+    needed: false,
+    areaIds: [],
+  });
+  b.waive(
+    ago(0, 4.4),
+    name,
+    'level',
+    'Flood 2',
+    'stands on the turntable that was levelled this morning',
+  );
+}
+
+/** The ready one: masked anew, wiped and level, inside its recoat window. */
+function viaduct(b: Bench, ago: Ago) {
+  const name = 'Viaduct painting';
+  b.piece(ago(11, 4), {
+    ...{ name, support: 'sealed panel' },
+    note: 'Oil on panel, six months dry, varnish off. Client wants depth, and a rim that does not look raw.',
+    shape: { kind: 'rectangle', widthM: 0.6, heightM: 0.4 },
+    ...{ edgeHeightM: 0.018, edges: ['open', 'open', 'dammed', 'open'] },
+  });
+  b.coat(ago(11, 3), name, { name: 'Seal', kind: 'seal', resin: TARN, thicknessM: 0.2e-3 });
+  b.pour(ago(6, 3), name, 'Seal', 21, 5);
+  b.coat(ago(5, 2), name, { name: 'Flood 1', kind: 'flood', resin: MILLRACE, thicknessM: 1.6e-3 });
+  b.pour(ago(0, 11), name, 'Flood 1', 22, 8.4);
+  b.coat(ago(0, 3), name, { name: 'Flood 2', kind: 'flood', resin: MILLRACE, thicknessM: 1.8e-3 });
+  b.coat(ago(0, 2.9), name, {
+    ...{ name: 'Rim', kind: 'edge', resin: TARN },
+    intent: { by: 'skin' },
+    more: { restS: 12 * 60 },
+  });
+  b.do(ago(0, 1.6), name, 'mask', 'Flood 2', { method: 'painter’s tape' });
+  b.do(ago(0, 1.2), name, 'wipe', 'Flood 2');
+  b.do(ago(0, 1.1), name, 'level', 'Flood 2');
+}
+
+function tiles(b: Bench, ago: Ago) {
+  const name = 'Hall tiles';
+  b.piece(ago(8, 5), {
+    ...{ name, count: 8, support: 'tile' },
+    note: 'Octagonal ticket-hall floor tiles, taped rims.',
+    shape: { kind: 'regularPolygon', sides: 8, sizeM: 0.15, across: 'flats' },
+    ...{ edgeHeightM: 0.009, edges: ['dammed'] },
+  });
+  b.coat(ago(8, 4), name, { name: 'Flood 1', kind: 'flood', resin: MILLRACE, thicknessM: 2e-3 });
+  b.pour(ago(0, 8.2), name, 'Flood 1', 22);
+}
+
+function board(b: Bench, ago: Ago) {
+  const name = 'Signal-box board';
+  b.piece(ago(5, 6), {
+    ...{ name, support: 'bare wood' },
+    note: 'Ash name board, brass chips set in the letters.',
+    shape: {
+      ...{ kind: 'roundedRectangle', widthM: 0.9, heightM: 0.24, radiusM: 0.03 },
+      keepBare: [hangingPlate(-0.405), hangingPlate(0.405)],
+    },
+    ...{ edgeHeightM: 0.022, edges: ['open'] },
+    face: {
+      porosity: 'porous',
+      surface: { kind: 'painted', ageDays: null, sanded: false },
+      relief: [{ kind: 'flakes', greatestM: 1.8e-3, meanM: 1.1e-3, share: 0.12 }],
+    },
+    about: {
+      use: { hotCups: false, food: false, daylight: true },
+      marks: [
+        { name: 'Left hanging plate', at: [-0.405, 0] },
+        { name: 'Right hanging plate', at: [0.405, 0] },
+      ],
+    },
+  });
+  b.coat(ago(5, 5), name, { name: 'Seal', kind: 'seal', resin: TARN, thicknessM: 0.2e-3 });
+  b.do(ago(4, 6), name, 'dry paint', 'Seal');
+  b.do(ago(2, 2), name, 'hardware', 'Seal');
+  b.waive(ago(2, 1), name, 'edge ground', 'Seal', 'client wants the ash to show on the edges');
+  b.level(ago(1, 4.5), name, {
+    ...{ tilt: { alongX: 0.0004, alongY: -0.0011 }, by: 'typed' },
+    props: [
+      [-0.38, -0.08],
+      [0.38, -0.08],
+      [0, 0.09],
+    ],
+  });
+  b.pour(ago(1, 3), name, 'Seal', 21, 9);
+  b.coat(ago(1, 2), name, { name: 'Flood 1', kind: 'flood', resin: MILLRACE, thicknessM: 1.6e-3 });
+  b.pour(ago(0, 0.6), name, 'Flood 1', 22);
+}
+
+/** Ink that was sprayed too thin: the finger took colour off. */
+function paddle(b: Bench, ago: Ago) {
+  const name = 'Guard’s paddle';
+  b.piece(ago(2, 6), {
+    ...{ name, support: 'sealed panel' },
+    note: 'Outline taken from the sign painter’s drawing; the handle stays bare.',
+    shape: paddleOutline(),
+    ...{ edgeHeightM: 0.012, edges: ['open'] },
+    face: { surface: { kind: 'ink', ageDays: 3, sanded: false } },
+  });
+  b.coat(ago(2, 5), name, { name: 'Flood 1', kind: 'flood', resin: LANTERN, thicknessM: 1.6e-3 });
+  b.do(ago(1, 2), name, 'fix art', 'Flood 1');
+  b.do(ago(0, 5.2), name, 'rub test', 'Flood 1', { result: 'colour comes off' });
+}
+
+/** Traced from a photo, held by a dome. */
+function lens(b: Bench, ago: Ago) {
+  const name = 'Signal lamp lens';
+  const [photoId, planPhotoId] = [asId<'photo'>('demo-lens'), asId<'photo'>('demo-lens-plan')];
+  b.piece(ago(1, 7), {
+    ...{ name, support: 'cured resin' },
+    note: 'Signal lamp lens casting, traced from a photo; the lug was cast rough and is held by a dome.',
+    shape: { kind: 'outline', outer: lensOutline(), keepBare: [] },
+    ...{ edgeHeightM: 0.014, edges: ['doming'] },
+    face: {
+      surface: { kind: 'old resin', ageDays: 6, sanded: false },
+      measured: { by: 'photo', photoId, planPhotoId, box: LENS_BOX, sigmaShare: 0.006 },
+    },
+    about: { use: { hotCups: false, food: false, daylight: true } },
+    photos: [
+      { id: photoId, ...drawn('lamp-lens.svg', 800, 600, lensPhoto()) },
+      { id: planPhotoId, ...drawn('lamp-lens, straightened.svg', 600, 630, lensPlan()) },
+    ],
+  });
+  b.coat(ago(1, 6), name, { name: 'Dome', kind: 'dome', resin: MILLRACE, thicknessM: 1.5e-3 });
+}
+
+function canvas(b: Bench, ago: Ago) {
+  const name = 'Timetable canvas';
+  b.piece(ago(1, 5), {
+    ...{ name, support: 'canvas' },
+    note: 'Torn at the 1911 column; edges pulled together from the back, acrylic base drying.',
+    shape: { kind: 'rectangle', widthM: 0.5, heightM: 0.7 },
+    ...{ edgeHeightM: 0.02, edges: ['dammed'] },
+    about: { bellyM: 1.5e-3 },
+    face: { damage: [{ kind: 'tear', lengthM: 0.12, widthM: 0, depthM: 0 }] },
+  });
+  b.coat(ago(1, 4), name, { name: 'Skim', kind: 'seal', resin: MILLRACE, thicknessM: 0.6e-3 });
+  b.coat(ago(1, 3.9), name, {
+    ...{ name: 'Flood 1', kind: 'flood', resin: MILLRACE, thicknessM: 1.4e-3 },
+  });
+  b.do(ago(0, 4), name, 'tear', 'Skim');
+  b.note(ago(0, 3.95), 'Timetable canvas: back brushed with water, the cloth is tight again.');
+}
+
+/** The air of the one room. What a session finds different it notes by itself. */
+function room(b: Bench, ago: Ago) {
+  b.room(ago(21, 3), 21, 0.5);
+  b.room(ago(16, 20), 19, 0.52);
+  b.room(ago(6, 6), 21, 0.55);
+  b.room(ago(1, 14), 17, 0.6);
+  b.room(ago(1, 6), 20, 0.64);
+  b.room(ago(0, 6), 22, 0.56);
+}
+
+/**
+ * Fernhollow Works, an invented finishing shop with a commission for an invented narrow-gauge railway museum: nine
+ * pieces in different stages and three weeks of log, told to an empty shop through the acts of its users.
+ * @param endMs the clock of the last hour
+ */
+export async function tellStory(db: ShopDb, endMs: number): Promise<void> {
+  const ago: Ago = (days, hours = 0) => endMs - days * DAY - hours * HOUR;
+  const story = new Teller(['Ines', 'Rowan']);
+  const b = new Bench(story);
+  story.at(ago(21, 3.5), (db2, c) => saveSettings(db2, c, { ...DEFAULT_SETTINGS, person: 'Ines' }));
+  for (const resin of DEMO_RESINS) story.at(ago(21, 3), (db2, c) => saveResin(db2, c, resin));
+  b.note(
+    ago(21, 2),
+    'Commission of the Fernhollow museum line begins: nine pieces, first six on the bench.',
+  );
+  for (const part of [labels, reliefMap, viaduct, tiles, board, paddle, lens, canvas]) part(b, ago);
+  tellLampRoomTray(b, ago, MILLRACE);
+  room(b, ago);
+  story.at(ago(2), (db2, c) => noteBackup(db2, c));
+  await story.play(db);
+}
