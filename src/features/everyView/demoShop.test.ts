@@ -1,5 +1,5 @@
 import { demoView, HOUR, METRIC, NOW } from '../test/shop';
-import { holdsOf } from '@/shop/prepView';
+import { atInstant } from '@/shop/instant';
 import { pieceViews } from '@/shop/coatView';
 import { clockText } from '../common/clockText';
 import { pieceWords } from '../pieces/model';
@@ -26,21 +26,20 @@ describe('the demo shop at the bench', () => {
   });
 
   it('says what each waits for', () => {
-    expect(pieceWords(piece('Relief map'), NOW).waits).toBe('One defect to put right');
-    expect(pieceWords(piece('Timetable canvas'), NOW).waits).toBe('Skim can be mixed');
-    const canvas = piece('Timetable canvas');
-    const held = holdsOf(shop, canvas.piece, canvas.upcoming?.coat.id ?? '', NOW);
-    expect(
-      pieceWords(
-        canvas,
-        NOW,
-        held.filter((t) => t.state === 'drying'),
-      ).waits,
-    ).toMatch(/^Skim: mend the tear from the back, drying until Wed \d\d:\d\d$/);
-    expect(pieceWords(canvas, NOW, held.slice(0, 1)).state).toBe('nothing poured yet');
-    expect(pieceWords(piece('Luggage label set'), NOW).waits).toBe('Nothing: ready to hand over');
+    const at = atInstant(shop, NOW);
+    const waits = (name: string) => {
+      const here = at.pieces.find((p) => p.view.piece.name === name);
+      if (!here) throw new Error(name);
+      return pieceWords(here, NOW).waits;
+    };
+    expect(waits('Relief map')).toBe('One defect to put right');
+    expect(waits('Timetable canvas')).toMatch(
+      /^Skim: mend the tear from the back, drying until Wed \d\d:\d\d$/,
+    );
+    expect(waits('Guard’s paddle')).toMatch(/^Flood 1: (one step|\d steps) to prepare$/);
+    expect(waits('Luggage label set')).toBe('Nothing: ready to hand over');
     // Poured 11 h ago at 22 °C, recoat shuts at 14 ripe hours: 3 h from now.
-    expect(pieceWords(piece('Viaduct painting'), NOW).waits).toBe(
+    expect(waits('Viaduct painting')).toBe(
       `Flood 2: pour before ${clockText(NOW + 3 * HOUR, NOW)}, no sanding`,
     );
   });

@@ -14,13 +14,13 @@ import {
   mixingChecksOf,
   splitOf,
   ledgerInputOf,
-  readViews,
   viewPiece,
   type CoatView,
   type PieceView,
 } from '@/shop/coatView';
 import { daySheet } from '@/features/prepare/daySheet';
-import { holdsOf, prepOf } from '@/shop/prepView';
+import { atInstant } from '@/shop/instant';
+import { prepOf } from '@/shop/prepView';
 import { each, RowTrouble } from '@/shop/rowTrouble';
 import { formatOf, type Format } from '../common/useFormat';
 import { windowRows } from '../cure/model';
@@ -54,8 +54,7 @@ function tryCoat(view: CoatView, piece: PieceView, shop: Shop, nowMs: number, fo
 
 /** Everything that the screens of a piece say of it. */
 function tryPiece(view: PieceView, shop: Shop, nowMs: number, format: Format): void {
-  const { piece, areas, coats, upcoming } = view;
-  pieceWords(view, nowMs, upcoming ? holdsOf(shop, piece, upcoming.coat.id, nowMs) : []);
+  const { piece, areas, coats } = view;
   taskGroups(prepOf(shop, piece, nowMs));
   readSurvey(draftOf(piece, areas, format), format);
   for (const coat of coats)
@@ -85,10 +84,13 @@ function* tryViews(tables: AnyTables, nowMs: number): Generator<readonly RowTrou
   // Each on its own first: together they would hold the page up.
   for (const piece of shop.pieces)
     yield each('pieces', [piece], (p) => viewPiece(shop, p, nowMs)).troubles;
-  const views = readViews(shop, nowMs);
-  yield views.troubles;
-  for (const view of views.values)
-    yield each('pieces', [view.piece], () => tryPiece(view, shop, nowMs, format)).troubles;
+  const instant = atInstant(shop, nowMs);
+  yield instant.troubles;
+  for (const here of instant.pieces)
+    yield each('pieces', [here.view.piece], () => {
+      pieceWords(here, nowMs);
+      tryPiece(here.view, shop, nowMs, format);
+    }).troubles;
   yield readStrip(shop, nowMs).troubles;
   yield nextOf(shop, nowMs, format).troubles;
   const whole = each('settings', [shop.settings], () => {

@@ -3,11 +3,10 @@ import { edgeKindsOf } from '@/records';
 import { Box, Flex, Heading, Input } from '@chakra-ui/react';
 import Link from 'next/link';
 import { memo, useState } from 'react';
-import type { PlacedTask } from '@/core/prep';
 import { useNow, useShop } from '@/data/hooks';
-import { pieceViews, type PieceView } from '@/shop/coatView';
+import type { PieceView } from '@/shop/coatView';
+import { atInstant, type PieceAt } from '@/shop/instant';
 import { Outline } from '@/features/common/Outline';
-import { holdsOf } from '@/shop/prepView';
 import { sizeWords } from '@/features/common/PieceFrame';
 import { STATE_FILL } from '@/features/common/stateWords';
 import { useFormat } from '@/features/common/useFormat';
@@ -18,20 +17,13 @@ import { PieceGrid } from './PieceGrid';
 import { pieceWords } from './model';
 import { Button } from '@/ui/Button';
 
-interface CardProps {
-  readonly view: PieceView;
-  readonly held: readonly PlacedTask[];
-  readonly nowMs: number;
-}
+type CardProps = ReturnType<typeof pieceWords> & { readonly view: PieceView };
 
-/** Drawn anew when its piece changed, or the minute. */
-const PieceCard = memo(function PieceCard({ view, held, nowMs }: CardProps) {
+/** Drawn anew when its piece changed, or what is said of it. */
+const PieceCard = memo(function PieceCard({ view, state, waits, stage }: CardProps) {
   const format = useFormat();
   const { piece, areas, top } = view;
   const area = areas[0];
-  const { state, waits } = pieceWords(view, nowMs, held);
-  const stage =
-    view.coats.length === 0 ? 'coats' : top ? 'cure' : held.length > 0 ? 'prepare' : 'coats';
   const fill = top ? STATE_FILL[top.state] : 'var(--bm-colors-card)';
   return (
     <Box
@@ -68,21 +60,13 @@ const PieceCard = memo(function PieceCard({ view, held, nowMs }: CardProps) {
       </Link>
     </Box>
   );
-}, isSame);
-
-const minuteOf = (ms: number): number => Math.floor(ms / 60_000);
-
-function isSame(a: CardProps, b: CardProps): boolean {
-  return a.view === b.view && a.held === b.held && minuteOf(a.nowMs) === minuteOf(b.nowMs);
-}
-
-const NOTHING: readonly PlacedTask[] = [];
+});
 
 /** Pieces whose name, support or note has every word of the search in it. */
-const found = (views: readonly PieceView[], search: string): readonly PieceView[] => {
+const found = (all: readonly PieceAt[], search: string): readonly PieceAt[] => {
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
-  if (words.length === 0) return views;
-  return views.filter(({ piece }) => {
+  if (words.length === 0) return all;
+  return all.filter(({ view: { piece } }) => {
     const text = `${piece.name} ${piece.support} ${piece.note}`.toLowerCase();
     return words.every((word) => text.includes(word));
   });
@@ -98,8 +82,8 @@ export function PiecesScreen() {
   const shop = useShop();
   const now = useNow(BEAT_MS);
   const [search, setSearch] = useState('');
-  const all = pieceViews(shop, now);
-  const views = found(all, search);
+  const all = atInstant(shop, now).pieces;
+  const pieces = found(all, search);
   if (shop.pieces.length === 0) return <Welcome />;
   return (
     <>
@@ -117,7 +101,7 @@ export function PiecesScreen() {
               onChange={(e) => setSearch(e.target.value)}
             />
             <Box role="status" whiteSpace="nowrap" color="ink2">
-              {views.length} of {all.length}
+              {pieces.length} of {all.length}
             </Box>
           </Flex>
         )}
@@ -125,17 +109,16 @@ export function PiecesScreen() {
           <Link href="/pieces/new">New piece</Link>
         </Button>
       </Flex>
-      {views.length === 0 && <Box color="ink2">No piece has these words.</Box>}
-      <PieceGrid items={views}>
-        {(view) => (
-          <Boundary key={view.piece.id} what={view.piece.name} resetKey={view.piece} small>
-            <PieceCard
-              view={view}
-              held={view.upcoming ? holdsOf(shop, view.piece, view.upcoming.coat.id, now) : NOTHING}
-              nowMs={now}
-            />
-          </Boundary>
-        )}
+      {pieces.length === 0 && <Box color="ink2">No piece has these words.</Box>}
+      <PieceGrid items={pieces}>
+        {(here) => {
+          const { piece } = here.view;
+          return (
+            <Boundary key={piece.id} what={piece.name} resetKey={piece} small>
+              <PieceCard view={here.view} {...pieceWords(here, now)} />
+            </Boundary>
+          );
+        }}
       </PieceGrid>
     </>
   );

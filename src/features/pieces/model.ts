@@ -1,49 +1,76 @@
-import type { PlacedTask } from '@/core/prep';
-import type { PieceView } from '@/shop/coatView';
 import { clockText } from '@/features/common/clockText';
 import { nextWords, STATE_WORDS } from '@/features/common/stateWords';
+import type { Ask, PieceAt } from '@/shop/instant';
+
+type Prepare = Extract<Ask, { is: 'prepare' }>;
+type NextCoat = Extract<Ask, { is: 'coat' }>;
 
 /** What its next coat is held back by: steps to do, or only time. */
-function heldWords(coat: string, held: readonly PlacedTask[], nowMs: number): string | null {
-  const [first] = held;
-  if (!first) return null;
-  const open = held.filter((t) => t.state === 'open' || t.state === 'redo');
+function heldWords({ coat, held, open }: Prepare, nowMs: number): string {
+  const { name } = coat.coat;
   if (open.length > 0)
-    return `${coat}: ${open.length === 1 ? 'one step' : `${open.length} steps`} to prepare`;
-  const until = Math.max(...held.map((t) => t.untilMs ?? 0));
-  return `${coat}: ${first.task.title.toLowerCase()}, ${first.state} until ${clockText(until, nowMs)}`;
+    return `${name}: ${open.length === 1 ? 'one step' : `${open.length} steps`} to prepare`;
+  const [first] = held;
+  const until = clockText(Math.max(...held.map((t) => t.untilMs ?? 0)), nowMs);
+  return first
+    ? `${name}: ${first.task.title.toLowerCase()}, ${first.state} until ${until}`
+    : `${name} can be mixed`;
 }
 
-/** What a piece is and what it waits for, in words. */
-export function pieceWords(
-  view: PieceView,
-  nowMs: number,
-  held: readonly PlacedTask[] = [],
-): { state: string; waits: string } {
-  const { top, upcoming, openDefects } = view;
-  if (view.coats.length === 0) return { state: 'surveyed', waits: 'Plan its first coat' };
-  const state = top ? `${top.coat.name}: ${STATE_WORDS[top.state]}` : 'nothing poured yet';
-  if (openDefects > 0)
-    return {
-      state,
-      waits: openDefects === 1 ? 'One defect to put right' : `${openDefects} defects to put right`,
-    };
-  if (upcoming?.state === 'mixed')
-    return { state, waits: `${upcoming.coat.name} is mixed: pour it` };
-  const blocked = upcoming && heldWords(upcoming.coat.name, held, nowMs);
-  if (blocked) return { state, waits: blocked };
-  const next = top?.clock?.next;
-  if (!top || !next)
-    return {
-      state,
-      waits: upcoming ? `${upcoming.coat.name} can be mixed` : 'Nothing: ready to hand over',
-    };
-  if (upcoming && top.state === 'recoat open')
-    return {
-      state,
-      waits: `${upcoming.coat.name}: pour before ${clockText(next.atMs, nowMs)}, no sanding`,
-    };
-  if (upcoming && (top.state === 'sand first' || top.state === 'hard'))
-    return { state, waits: `${upcoming.coat.name}: sand first, the recoat window is shut` };
-  return { state, waits: `${nextWords(top)} ${clockText(next.atMs, nowMs)}` };
+function coatWords({ coat, ground, atMs }: NextCoat, nowMs: number): string {
+  const { name } = coat.coat;
+  const at = clockText(atMs ?? nowMs, nowMs);
+  switch (ground) {
+    case 'free':
+      return `${name} can be mixed`;
+    case 'too soon':
+      return `${name}: recoat opens ${at}`;
+    case 'open':
+      return `${name}: pour before ${at}, no sanding`;
+    case 'shut':
+      return `${name} can be mixed: it holds by what was sanded`;
+  }
+}
+
+function waitWords(ask: Ask | undefined, nowMs: number): string {
+  switch (ask?.is) {
+    case 'plan':
+      return 'Plan its first coat';
+    case 'put right':
+      return ask.defects === 1 ? 'One defect to put right' : `${ask.defects} defects to put right`;
+    case 'pour':
+      return `${ask.coat.coat.name} is mixed: pour it`;
+    case 'prepare':
+      return heldWords(ask, nowMs);
+    case 'coat':
+      return coatWords(ask, nowMs);
+    case 'mask':
+      return ask.mask.phase === 'on'
+        ? `Mask comes off from ${clockText(ask.mask.atMs, nowMs)}`
+        : 'Take its mask off';
+    case 'unmask':
+      return `Take its mask off before ${clockText(ask.closesMs, nowMs)}`;
+    case 'cure':
+      return `${nextWords(ask.coat)} ${clockText(ask.atMs, nowMs)}`;
+    case 'hand over':
+    case undefined:
+      return 'Nothing: ready to hand over';
+  }
+}
+
+/** What a piece is and what it waits for, in words, and the stage where that is done. */
+export function pieceWords({ view, asks }: PieceAt, nowMs: number) {
+  const { coats, top } = view;
+  const [first] = asks;
+  const waiting = first?.is === 'prepare' ? 'prepare' : 'coats';
+  return {
+    state:
+      coats.length === 0
+        ? 'surveyed'
+        : top
+          ? `${top.coat.name}: ${STATE_WORDS[top.state]}`
+          : 'nothing poured yet',
+    waits: waitWords(first, nowMs),
+    stage: top ? 'cure' : waiting,
+  } as const;
 }

@@ -1,9 +1,9 @@
-import { workingTime } from '@/core/resin';
 import type { Shop } from '@/shop/shop';
-import { type Area, batchStep, type Id, type WetSession } from '@/records';
+import type { Area, Id } from '@/records';
 import { clockText, spanText } from '../common/clockText';
-import { areasOf, readViews, type CoatView, type PieceView } from '@/shop/coatView';
-import { maskClocks } from '@/shop/prepView';
+import { areasOf, type CoatView, type PieceView } from '@/shop/coatView';
+import { atInstant, type PieceAt, type SessionAt } from '@/shop/instant';
+import { byId } from '@/shop/ofPiece';
 import { nextWords, STATE_WORDS } from '../common/stateWords';
 import { each, type RowTrouble } from '../common/trouble';
 
@@ -29,12 +29,10 @@ const WORKING: readonly CoatView['state'][] = [
   'sand first',
 ];
 
-function sessionItems(shop: Shop, session: WetSession, nowMs: number): StripItem[] {
-  const batch = shop.batches.find((b) => b.sessionId === session.id);
-  const resin = shop.resins.find((r) => r.id === session.resinId);
-  const coat = shop.coats.find((c) => c.id === session.coatIds[0]);
-  const piece = shop.pieces.find((p) => p.id === coat?.pieceId);
-  if (!batch || !resin || !piece) return [];
+function sessionItem(shop: Shop, here: SessionAt, nowMs: number): StripItem[] {
+  const { session, step, workingEndsMs: endMs, coats } = here;
+  const piece = byId(shop.pieces, coats[0]?.pieceId ?? null);
+  if (!piece) return [];
   const common = {
     key: session.id,
     href: `/wet/${session.id}`,
@@ -42,22 +40,14 @@ function sessionItems(shop: Shop, session: WetSession, nowMs: number): StripItem
     area: areasOf(shop, piece.id)[0] ?? null,
     state: 'mixed' as const,
   };
-  if (batch.mixedMs === null)
+  if (endMs === null)
     return [
-      {
-        ...common,
-        text: `wet session · ${batchStep(batch)}`,
-        left: 'go on',
-        urgent: false,
-        atMs: nowMs,
-      },
+      { ...common, text: `wet session · ${step}`, left: 'go on', urgent: false, atMs: nowMs },
     ];
-  const massKg = (batch.aKg ?? batch.targetAKg) + (batch.bKg ?? batch.targetBKg);
-  const endMs = batch.mixedMs + workingTime(resin.sheet, massKg, session.temperatureK) * 1000;
   return [
     {
       ...common,
-      text: `${batchStep(batch)} · working time ends ${clockText(endMs, nowMs)}`,
+      text: `${step} · working time ends ${clockText(endMs, nowMs)}`,
       left: endMs > nowMs ? spanText(endMs - nowMs) : `over by ${spanText(nowMs - endMs)}`,
       urgent: endMs - nowMs < 10 * 60_000,
       atMs: Math.min(endMs, nowMs),
@@ -95,20 +85,25 @@ const MASK_WORDS = {
 } as const;
 
 /** A clock for each mask that stands: its moment, then its limit. */
-function maskItems(shop: Shop, { piece, areas, top }: PieceView, nowMs: number): StripItem[] {
-  return maskClocks(shop, piece, nowMs)
-    .filter((m) => Number.isFinite(m.atMs))
-    .map(({ task, phase, atMs }) => ({
-      key: task.key,
-      href: `/pieces/${piece.id}/prepare`,
-      title: piece.count > 1 ? `${piece.name} × ${piece.count}` : piece.name,
-      area: areas[0] ?? null,
-      state: top?.state ?? 'planned',
-      text: `${MASK_WORDS[phase]} ${clockText(atMs, nowMs)}`,
-      left: phase === 'over' ? `over by ${spanText(nowMs - atMs)}` : spanText(atMs - nowMs),
-      urgent: phase === 'over' || (phase !== 'on' && atMs - nowMs < 3600_000),
-      atMs: phase === 'over' ? nowMs : atMs,
-    }));
+function maskItems({ view, asks }: PieceAt, nowMs: number): StripItem[] {
+  const { piece, areas, top } = view;
+  return asks.flatMap((ask) => {
+    if (ask.is !== 'mask' || !Number.isFinite(ask.mask.atMs)) return [];
+    const { task, phase, atMs } = ask.mask;
+    return [
+      {
+        key: task.key,
+        href: `/pieces/${piece.id}/prepare`,
+        title: piece.count > 1 ? `${piece.name} × ${piece.count}` : piece.name,
+        area: areas[0] ?? null,
+        state: top?.state ?? 'planned',
+        text: `${MASK_WORDS[phase]} ${clockText(atMs, nowMs)}`,
+        left: phase === 'over' ? `over by ${spanText(nowMs - atMs)}` : spanText(atMs - nowMs),
+        urgent: phase === 'over' || (phase !== 'on' && atMs - nowMs < 3600_000),
+        atMs: phase === 'over' ? nowMs : atMs,
+      },
+    ];
+  });
 }
 
 export interface Strip {
@@ -119,21 +114,18 @@ export interface Strip {
 
 /** A clock for each wet batch, each mask that stands and each curing coat, what happens first in front. */
 export function readStrip(shop: Shop, nowMs: number): Strip {
-  const open = shop.sessions.filter((s) => s.endedMs === null);
-  const wet = each('sessions', open, (session) => sessionItems(shop, session, nowMs));
-  const busy = new Set(open.flatMap((s) => s.coatIds));
-  const views = readViews(shop, nowMs);
-  const viewOf = new Map(views.values.map((view) => [view.piece.id, view]));
-  const clocks = each(
-    'pieces',
-    views.values.map((view) => view.piece),
-    ({ id }) => {
-      const view = viewOf.get(id);
-      return view ? [...maskItems(shop, view, nowMs), ...curingItem(view, nowMs, busy)] : [];
-    },
-  );
-  const items = [...wet.values, ...clocks.values].flat().sort((a, b) => a.atMs - b.atMs);
-  return { items, troubles: [...wet.troubles, ...views.troubles, ...clocks.troubles] };
+  const { pieces, sessions, troubles } = atInstant(shop, nowMs);
+  const busy = new Set(sessions.flatMap((s) => s.session.coatIds));
+  const rows = pieces.map((here) => ({ ...here.view.piece, here }));
+  const clocks = each('pieces', rows, ({ here }) => [
+    ...maskItems(here, nowMs),
+    ...curingItem(here.view, nowMs, busy),
+  ]);
+  const items = [
+    ...sessions.flatMap((here) => sessionItem(shop, here, nowMs)),
+    ...clocks.values.flat(),
+  ].sort((a, b) => a.atMs - b.atMs);
+  return { items, troubles: [...troubles, ...clocks.troubles] };
 }
 
 /** How the room's temperature became known: read at an instant, or only set. */

@@ -4,7 +4,7 @@ import { format as formatDate, startOfDay } from 'date-fns';
 import { useNow, useShop } from '@/data/hooks';
 import Link from 'next/link';
 import { clockText } from '@/features/common/clockText';
-import { readViews } from '@/shop/coatView';
+import { atInstant } from '@/shop/instant';
 import { backupReminder } from '@/features/common/keeping';
 import { useFormat } from '@/features/common/useFormat';
 import { Welcome } from '@/features/common/Welcome';
@@ -35,7 +35,7 @@ export function TodayScreen() {
   const shown = lanes(shop, now, scale.startMs, scale.endMs);
   const next = nextOf(shop, now, format);
   // What cannot be read at all is named above, by the clocks.
-  const above = readViews(shop, now).troubles.map((t) => t.row.id);
+  const above = atInstant(shop, now).troubles.map((t) => t.row.id);
   const unnamed = next.troubles.filter((t) => !above.includes(t.row.id));
   const reminder = backupReminder(shop, now);
   return (

@@ -1,12 +1,12 @@
 import type { Shop } from '@/shop/shop';
-import { batchStep, edgeKindsOf } from '@/records';
 import { clockText } from '@/features/common/clockText';
-import { ledgerOf, readViews, type CoatView, type PieceView } from '@/shop/coatView';
-import { each, type RowTrouble, type Tolerated } from '@/features/common/trouble';
+import { ledgerOf, type CoatView, type PieceView } from '@/shop/coatView';
+import { atInstant, type AskOf, type PieceAt, type SessionAt } from '@/shop/instant';
+import { each, type RowTrouble } from '@/features/common/trouble';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
 import type { Format } from '@/features/common/useFormat';
-import { dryingTasks, holdsOf, maskClocks, wasMasked } from '@/shop/prepView';
-import { maskToDos, prepareToDo } from './prepToDos';
+import { dryingTasks, maskClocks } from '@/shop/prepView';
+import { maskToDo, prepareToDo } from './prepToDos';
 import type { ToDo } from './toDo';
 
 /** A band of one state in a lane. */
@@ -91,136 +91,123 @@ const maskBands = (shop: Shop, { piece }: PieceView, nowMs: number): Band[] =>
       : [],
   );
 
-/** Reads every piece; one that cannot be read is named and the others go on. */
-function eachView<T>(shop: Shop, nowMs: number, read: (view: PieceView) => T): Tolerated<T> {
-  const views = readViews(shop, nowMs);
-  const rows = views.values.map((view) => ({ id: view.piece.id, name: view.piece.name, view }));
-  const { values, troubles } = each('pieces', rows, ({ view }) => read(view));
-  return { values, troubles: [...views.troubles, ...troubles] };
-}
-
 /** A lane for each piece with a coat that still changes or a layer that dries, in the order they need a hand. */
 export function lanes(shop: Shop, nowMs: number, fromMs: number, toMs: number): Lane[] {
-  return eachView(shop, nowMs, (v) => {
-    const poured = v.top?.state === 'fully cured' ? [] : v.coats.filter((c) => c.clock);
-    const bands = [
-      ...poured.flatMap((c, i) => coatBands(c, poured[i + 1]?.coat.pouredMs ?? Infinity, nowMs)),
-      ...dryingBands(shop, v, nowMs),
-      ...maskBands(shop, v, nowMs),
-    ].filter((b) => b.toMs > fromMs && b.fromMs < toMs);
-    const stage = poured.length > 0 ? 'cure' : 'prepare';
-    return {
-      key: v.piece.id,
-      href: `/pieces/${v.piece.id}/${stage}`,
-      title: v.piece.name,
-      bands,
-    };
-  }).values.filter((lane) => lane.bands.length > 0);
+  return atInstant(shop, nowMs)
+    .pieces.map(({ view: v }) => {
+      const poured = v.top?.state === 'fully cured' ? [] : v.coats.filter((c) => c.clock);
+      const bands = [
+        ...poured.flatMap((c, i) => coatBands(c, poured[i + 1]?.coat.pouredMs ?? Infinity, nowMs)),
+        ...dryingBands(shop, v, nowMs),
+        ...maskBands(shop, v, nowMs),
+      ].filter((b) => b.toMs > fromMs && b.fromMs < toMs);
+      const stage = poured.length > 0 ? 'cure' : 'prepare';
+      return {
+        key: v.piece.id,
+        href: `/pieces/${v.piece.id}/${stage}`,
+        title: v.piece.name,
+        bands,
+      };
+    })
+    .filter((lane) => lane.bands.length > 0);
 }
 
-function sessionToDos(shop: Shop, nowMs: number): ToDo[] {
-  return shop.sessions
-    .filter((s) => s.endedMs === null)
-    .flatMap((session) => {
-      const batch = shop.batches.find((b) => b.sessionId === session.id);
-      if (!batch) return [];
-      const step = batchStep(batch);
-      const names = shop.coats.filter((c) => session.coatIds.includes(c.id)).map((c) => c.name);
-      return [
-        {
-          key: session.id,
-          href: `/wet/${session.id}`,
-          title: `Go on at the bench: ${step}`,
-          detail: names.join(', '),
-          dueMs: batch.mixedMs === null ? null : nowMs,
-          fromMs: 0,
-          urgent: true,
-        },
-      ];
-    });
-}
+const sessionToDo = ({ session, batch, step, coats }: SessionAt, nowMs: number): ToDo => ({
+  key: session.id,
+  href: `/wet/${session.id}`,
+  title: `Go on at the bench: ${step}`,
+  detail: coats.map((c) => c.name).join(', '),
+  dueMs: batch.mixedMs === null ? null : nowMs,
+  fromMs: 0,
+  urgent: true,
+});
 
-/** Without a record of its mask a dammed edge still asks for it, by the window of the resin's sheet. */
-function unmaskToDo(shop: Shop, { piece, areas, top }: PieceView, nowMs: number): ToDo[] {
-  const masked = areas.some((a) => edgeKindsOf(a).includes('dammed'));
-  const window = top?.clock?.windows.find((w) => w.kind === 'unmask');
-  if (!top || !masked || window?.status !== 'open' || window.closesMs === null) return [];
-  if (wasMasked(shop, piece, top.coat.id)) return [];
-  return [
-    {
-      key: `${piece.id}-unmask`,
-      href: `/pieces/${piece.id}/cure`,
-      title: `Take masks off, ${piece.name}`,
-      detail: `Now it leaves no lip. After ${clockText(window.closesMs, nowMs)} warm it first, later cut and file.`,
-      dueMs: window.closesMs,
-      fromMs: window.opensMs,
-      urgent: window.closesMs - nowMs < 3600_000,
-    },
-  ];
-}
+const unmaskToDo = (
+  { opensMs, closesMs }: AskOf<'unmask'>,
+  { piece }: PieceView,
+  nowMs: number,
+): ToDo => ({
+  key: `${piece.id}-unmask`,
+  href: `/pieces/${piece.id}/cure`,
+  title: `Take masks off, ${piece.name}`,
+  detail: `Now it leaves no lip. After ${clockText(closesMs, nowMs)} warm it first, later cut and file.`,
+  dueMs: closesMs,
+  fromMs: opensMs,
+  urgent: closesMs - nowMs < 3600_000,
+});
 
-function coatToDo(shop: Shop, view: PieceView, nowMs: number, format: Format): ToDo[] {
-  const { piece, top, upcoming } = view;
-  if (!upcoming || upcoming.batch || view.openDefects > 0) return [];
-  if (holdsOf(shop, piece, upcoming.coat.id, nowMs).length > 0) return [];
-  const ledger = ledgerOf(upcoming);
+/** A coat that nothing holds back; one on a piece with a defect waits for that. */
+function coatToDo(
+  { coat, ground, atMs }: AskOf<'coat'>,
+  { piece, openDefects }: PieceView,
+  nowMs: number,
+  format: Format,
+): ToDo[] {
+  if (openDefects > 0) return [];
+  const ledger = ledgerOf(coat);
   const volume = ledger.ok ? format.show(ledger.value.totalM3, 'volume').text : '';
   const base = {
     key: `${piece.id}-coat`,
     href: `/pieces/${piece.id}/coats`,
-    title: `${upcoming.coat.name}, ${piece.name}`,
-    urgent: false,
+    title: `${coat.coat.name}, ${piece.name}`,
+    ...{ urgent: false, dueMs: null, fromMs: 0 },
   };
-  if (!top)
-    return [
-      { ...base, detail: `Mix ${volume} of ${upcoming.resin.name}.`, dueMs: null, fromMs: 0 },
-    ];
-  const recoat = top.clock?.windows.find((w) => w.kind === 'recoat');
-  if (!recoat) return [];
-  if (recoat.status === 'before')
-    return [
-      {
-        ...base,
-        detail: `${volume}. The recoat window is not open yet.`,
-        dueMs: null,
-        fromMs: recoat.opensMs,
-      },
-    ];
-  if (recoat.status === 'open' && recoat.closesMs !== null) {
-    const urgent = recoat.closesMs - nowMs < 2 * 3600_000;
-    return [
-      {
-        ...base,
-        urgent,
-        detail: `${volume}, no sanding while the window is open.`,
-        dueMs: recoat.closesMs,
-        fromMs: 0,
-      },
-    ];
+  switch (ground) {
+    case 'free':
+      return [{ ...base, detail: `Mix ${volume} of ${coat.resin.name}.` }];
+    case 'too soon':
+      return [
+        {
+          ...base,
+          detail: `${volume}. The recoat window is not open yet.`,
+          fromMs: atMs ?? nowMs,
+        },
+      ];
+    case 'open':
+      return [
+        {
+          ...base,
+          urgent: (atMs ?? Infinity) - nowMs < 2 * 3600_000,
+          detail: `${volume}, no sanding while the window is open.`,
+          dueMs: atMs,
+        },
+      ];
+    case 'shut':
+      return [
+        { ...base, detail: `${volume}. The recoat window is shut: it holds by what was sanded.` },
+      ];
   }
-  return [
-    {
-      ...base,
-      detail: `${volume}. Sand what it will cover first: the window is shut.`,
-      dueMs: null,
-      fromMs: 0,
-    },
-  ];
 }
 
-function defectToDo({ piece, openDefects }: PieceView): ToDo[] {
-  if (openDefects === 0) return [];
-  return [
-    {
-      key: `${piece.id}-defect`,
-      href: `/pieces/${piece.id}/inspect`,
-      title: `Put right, ${piece.name}`,
-      detail: openDefects === 1 ? 'One defect is open.' : `${openDefects} defects are open.`,
-      dueMs: null,
-      fromMs: 0,
-      urgent: false,
-    },
-  ];
+const defectToDo = ({ defects }: AskOf<'put right'>, { piece }: PieceView): ToDo => ({
+  key: `${piece.id}-defect`,
+  href: `/pieces/${piece.id}/inspect`,
+  title: `Put right, ${piece.name}`,
+  detail: defects === 1 ? 'One defect is open.' : `${defects} defects are open.`,
+  ...{ dueMs: null, fromMs: 0, urgent: false },
+});
+
+function toDosOf({ view, asks }: PieceAt, nowMs: number, format: Format): ToDo[] {
+  return asks.flatMap((ask) => {
+    switch (ask.is) {
+      case 'unmask':
+        return [unmaskToDo(ask, view, nowMs)];
+      case 'mask':
+        return [maskToDo(ask, view, nowMs)];
+      case 'prepare':
+        return prepareToDo(ask, view, nowMs);
+      case 'put right':
+        return [defectToDo(ask, view)];
+      case 'coat':
+        return coatToDo(ask, view, nowMs, format);
+      // A mixed coat has its session above; the rest asks for nobody today.
+      case 'pour':
+      case 'plan':
+      case 'cure':
+      case 'hand over':
+        return [];
+    }
+  });
 }
 
 export interface Next {
@@ -231,18 +218,14 @@ export interface Next {
 
 /** What to do next, in order: what is wet, then what has a limit, then what can wait, then what cannot begin yet. */
 export function nextOf(shop: Shop, nowMs: number, format: Format): Next {
-  const { values, troubles } = eachView(shop, nowMs, (v) => [
-    ...unmaskToDo(shop, v, nowMs),
-    ...maskToDos(shop, v, nowMs),
-    ...prepareToDo(shop, v, nowMs),
-    ...defectToDo(v),
-    ...coatToDo(shop, v, nowMs, format),
-  ]);
-  const all = [...sessionToDos(shop, nowMs), ...values.flat()];
+  const instant = atInstant(shop, nowMs);
+  const rows = instant.pieces.map((here) => ({ ...here.view.piece, here }));
+  const { values, troubles } = each('pieces', rows, ({ here }) => toDosOf(here, nowMs, format));
+  const all = [...instant.sessions.map((s) => sessionToDo(s, nowMs)), ...values.flat()];
   const rank = (t: ToDo) =>
     t.urgent && t.href.startsWith('/wet') ? 0 : t.fromMs > nowMs ? 3 : t.dueMs !== null ? 1 : 2;
   all.sort((a, b) => rank(a) - rank(b) || (a.dueMs ?? a.fromMs) - (b.dueMs ?? b.fromMs));
-  return { toDos: all, troubles };
+  return { toDos: all, troubles: [...instant.troubles, ...troubles] };
 }
 
 export const toDos = (shop: Shop, nowMs: number, format: Format): readonly ToDo[] =>

@@ -1,50 +1,23 @@
-import { checkMix, workingTime, type MixCheck } from '@/core/resin';
+import { checkMix, type MixCheck } from '@/core/resin';
+import type { BatchStep, Coat, Piece, Resin } from '@/records';
+import { sessionAt, type SessionAt } from '@/shop/instant';
+import { byId } from '@/shop/ofPiece';
 import type { Shop } from '@/shop/shop';
-import {
-  type Batch,
-  batchStep,
-  type BatchStep,
-  type Coat,
-  type Piece,
-  type Resin,
-  type WetSession,
-} from '@/records';
 
-export interface WetView {
-  readonly session: WetSession;
-  readonly batch: Batch;
-  readonly resin: Resin;
+export type WetView = Omit<SessionAt, 'coats'> & {
   readonly coats: readonly { readonly coat: Coat; readonly piece: Piece }[];
-  readonly step: BatchStep;
-  readonly massKg: number;
-  readonly workingMs: number;
-  /** When the working time ends; null before part B is in. */
-  readonly workingEndsMs: number | null;
-}
+};
 
 /** Everything that a wet session's screen shows, or null when there is no such session. */
 export function wetView(shop: Shop, sessionId: string): WetView | null {
-  const session = shop.sessions.find((s) => s.id === sessionId);
-  const batch = shop.batches.find((b) => b.sessionId === sessionId);
-  const resin = shop.resins.find((r) => r.id === session?.resinId);
-  if (!session || !batch || !resin) return null;
-  const coats = session.coatIds.flatMap((id) => {
-    const coat = shop.coats.find((c) => c.id === id);
-    const piece = shop.pieces.find((p) => p.id === coat?.pieceId);
-    return coat && piece ? [{ coat, piece }] : [];
+  const session = byId(shop.sessions, sessionId);
+  const at = session ? sessionAt(shop, session) : null;
+  if (!at) return null;
+  const coats = at.coats.flatMap((coat) => {
+    const piece = byId(shop.pieces, coat.pieceId);
+    return piece ? [{ coat, piece }] : [];
   });
-  const massKg = (batch.aKg ?? batch.targetAKg) + (batch.bKg ?? batch.targetBKg);
-  const workingMs = workingTime(resin.sheet, massKg, session.temperatureK) * 1000;
-  return {
-    session,
-    batch,
-    resin,
-    coats,
-    step: batchStep(batch),
-    massKg,
-    workingMs,
-    workingEndsMs: batch.mixedMs === null ? null : batch.mixedMs + workingMs,
-  };
+  return { ...at, coats };
 }
 
 /** What B should weigh now that A has been weighed: the ratio follows what is in the cup. */

@@ -1,0 +1,121 @@
+import { TEST_SHEET } from '@/core/resin/test/sheet';
+import {
+  asId,
+  BATCHES,
+  COATS,
+  DEFAULT_SETTINGS,
+  plainArea,
+  plainCoat,
+  type Area,
+  type Batch,
+  type Coat,
+  type Defect,
+  type Piece,
+  type Resin,
+} from '@/records';
+import { atInstant, type Ask } from './instant';
+import { keepShop, type ShopRows } from './shop';
+
+const HOUR = 3_600_000;
+const NOW = 1000 * HOUR;
+const piece: Piece = {
+  ...{ id: asId('p'), name: 'Sill', count: 1, support: 'tile', note: '', createdMs: 0 },
+  ...{ use: { hotCups: false, food: false, daylight: false }, marks: [], prep: {} },
+  ...{ level: null, bellyM: 0 },
+};
+const face: Area = {
+  ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018, ['open']),
+  ...{ id: asId('face'), pieceId: piece.id },
+};
+const resin: Resin = { id: asId('r'), name: 'Clear', note: '', price: null, sheet: TEST_SHEET };
+const coat = (order: number, change: Partial<Coat> = {}): Coat => ({
+  ...COATS.defaults,
+  ...plainCoat(1.6e-3),
+  ...{ id: asId(`c${order}`), pieceId: piece.id, areaIds: [face.id], order, resinId: resin.id },
+  name: `Flood ${order}`,
+  ...change,
+});
+/** A coat that was poured so many hours ago at the sheet’s own temperature. */
+const poured = (order: number, hours: number): Coat => {
+  const pouredMs = NOW - hours * HOUR;
+  const history = [{ fromMs: pouredMs, temperatureK: TEST_SHEET.referenceTemperatureK }];
+  return coat(order, { pouredMs, coveredMs: pouredMs, history });
+};
+const batch: Batch = {
+  ...BATCHES.defaults,
+  ...{ id: asId('b'), sessionId: asId('s'), resinId: resin.id, coatIds: [asId('c1')] },
+  ...{ targetM3: 1e-4, targetAKg: 0.1, targetBKg: 0.1 },
+};
+const shopOf = (rows: Partial<ShopRows>) =>
+  keepShop({
+    ...{ settings: [DEFAULT_SETTINGS], pieces: [piece], areas: [face], resins: [resin], coats: [] },
+    ...{ sessions: [], batches: [], defects: [], tasks: [], air: [] },
+    ...rows,
+  }).shop;
+const asks = (rows: Partial<ShopRows>): readonly Ask[] =>
+  atInstant(shopOf(rows), NOW).pieces[0]?.asks ?? [];
+const kinds = (rows: Partial<ShopRows>) => asks(rows).map((a) => a.is);
+
+describe('what a piece asks for', () => {
+  it('a plan, while it has none; its steps, once it has one; time, while a coat cures', () => {
+    expect(kinds({})).toEqual(['plan']);
+    expect(kinds({ coats: [coat(1)] })).toEqual(['prepare']);
+    expect(kinds({ coats: [poured(1, 1)] })).toEqual(['cure']);
+    expect(kinds({ coats: [poured(1, 900)] })).toEqual(['hand over']);
+  });
+  it('a defect goes before everything else; one that was repaired asks for nothing', () => {
+    const defect: Defect = {
+      ...{ id: asId('d'), pieceId: piece.id, coatId: null, kind: 'bubbles', note: '' },
+      ...{ foundMs: 0, repairedMs: null },
+    };
+    expect(kinds({ coats: [coat(1)], defects: [defect] })).toEqual(['put right', 'prepare']);
+    const repaired = { ...defect, repairedMs: 1 };
+    expect(kinds({ coats: [coat(1)], defects: [repaired] })).toEqual(['prepare']);
+  });
+  it('a mixed coat is to be poured, whatever else is open', () => {
+    const mixed = { ...batch, mixedMs: NOW };
+    const rows = { coats: [coat(1, { batchId: batch.id })], batches: [mixed] };
+    expect(kinds(rows)).toEqual(['pour']);
+    expect(kinds({ ...rows, batches: [batch] })).toEqual(['hand over']);
+  });
+  it('steps before a coat end where the window of the one below shuts, as long as it has not', () => {
+    const closes = (hours: number) =>
+      asks({ coats: [poured(1, hours), coat(2)] }).find((a) => a.is === 'prepare')?.closesMs;
+    const { times } = TEST_SHEET;
+    const shutMs = (hours: number) => NOW + times.recoatClosesS * 1000 - hours * HOUR;
+    const open = (times.recoatOpensS + times.recoatClosesS) / 2 / 3600;
+    expect(closes(open)).toBeCloseTo(shutMs(open), -1);
+    expect(closes(times.recoatClosesS / 3600 + 1)).toBeNull();
+  });
+});
+
+describe('a session at an instant', () => {
+  const session = {
+    ...{ id: asId<'session'>('s'), resinId: resin.id, coatIds: [asId<'coat'>('c1')] },
+    ...{ temperatureK: TEST_SHEET.referenceTemperatureK, startedMs: NOW, endedMs: null },
+  };
+  const rows = { coats: [coat(1, { batchId: batch.id })], sessions: [session] };
+  it('its working time runs from the mix; a sheet’s own mass and temperature give the sheet’s time', () => {
+    const weighed = { aKg: TEST_SHEET.workingMassKg / 2, bKg: TEST_SHEET.workingMassKg / 2 };
+    const at = (change: Partial<Batch>) =>
+      atInstant(shopOf({ ...rows, batches: [{ ...batch, ...weighed, ...change }] }), NOW)
+        .sessions[0];
+    expect(at({})?.workingEndsMs).toBeNull();
+    const mixed = at({ mixedMs: NOW });
+    expect(mixed?.workingEndsMs).toBeCloseTo(NOW + TEST_SHEET.times.workingS * 1000, -1);
+    expect(mixed?.step).toBe('stir');
+    expect(mixed?.coats.map((c) => c.name)).toEqual(['Flood 1']);
+  });
+  it('one that is over, or has lost its batch, is none', () => {
+    const over = { ...session, endedMs: NOW };
+    expect(
+      atInstant(shopOf({ ...rows, sessions: [over], batches: [batch] }), NOW).sessions,
+    ).toEqual([]);
+    expect(atInstant(shopOf(rows), NOW).sessions).toEqual([]);
+  });
+  it('is made once for all that ask at one instant', () => {
+    const shop = shopOf({ ...rows, batches: [batch] });
+    expect(atInstant(shop, NOW)).toBe(atInstant(shop, NOW));
+    expect(atInstant(shop, NOW + 1)).not.toBe(atInstant(shop, NOW));
+  });
+});

@@ -1,0 +1,163 @@
+import type { PlacedTask } from '@/core/prep';
+import { workingTime } from '@/core/resin';
+import {
+  batchStep,
+  type Batch,
+  type BatchStep,
+  type Coat,
+  type Resin,
+  type WetSession,
+} from '@/records';
+import { readViews, type CoatView, type PieceView } from './coatView';
+import { byId } from './ofPiece';
+import { holdsOf, maskClocks, wasMasked, type MaskClock } from './prepView';
+import { each, type RowTrouble, type Tolerated } from './rowTrouble';
+import type { Shop } from './shop';
+
+/** How the next coat finds the one below: none there, too soon, soft enough to bond, or hard and sanded. */
+export type Ground = 'free' | 'too soon' | 'open' | 'shut';
+
+/** One thing that a piece asks for, by code; what is said of it stands in the features. */
+export type Ask =
+  | { readonly is: 'plan' }
+  | { readonly is: 'put right'; readonly defects: number }
+  /** It is mixed. */
+  | { readonly is: 'pour'; readonly coat: CoatView }
+  /** Steps that hold the next coat back; `open` are those for a hand, the others want time. */
+  | {
+      readonly is: 'prepare';
+      readonly coat: CoatView;
+      readonly held: readonly PlacedTask[];
+      readonly open: readonly PlacedTask[];
+      /** When the coat below shuts its window, while it has not. */
+      readonly closesMs: number | null;
+    }
+  | {
+      readonly is: 'coat';
+      readonly coat: CoatView;
+      readonly ground: Ground;
+      readonly atMs: number | null;
+    }
+  /** A mask that was noted. */
+  | { readonly is: 'mask'; readonly mask: MaskClock }
+  /** A mask that nobody noted, by the window of the sheet. */
+  | { readonly is: 'unmask'; readonly opensMs: number; readonly closesMs: number }
+  /** Only time. */
+  | { readonly is: 'cure'; readonly coat: CoatView; readonly atMs: number }
+  | { readonly is: 'hand over' };
+export type AskOf<I extends Ask['is']> = Extract<Ask, { readonly is: I }>;
+
+export interface PieceAt {
+  readonly view: PieceView;
+  /** What it asks for first stands first. */
+  readonly asks: readonly Ask[];
+}
+
+/** A wet session that is open. */
+export interface SessionAt {
+  readonly session: WetSession;
+  readonly batch: Batch;
+  readonly step: BatchStep;
+  readonly resin: Resin;
+  readonly coats: readonly Coat[];
+  /** What is in the cup, or will be, kg, and how long that can be worked, ms. */
+  readonly massKg: number;
+  readonly workingMs: number;
+  /** When the mix can no longer be worked; null before it is mixed. */
+  readonly workingEndsMs: number | null;
+}
+
+/** The shop at one instant: made once, and asked by strip, frame, Today and cards alike. */
+export interface Instant {
+  readonly nowMs: number;
+  readonly pieces: readonly PieceAt[];
+  readonly sessions: readonly SessionAt[];
+  /** Rows of which nothing can be said. */
+  readonly troubles: readonly RowTrouble[];
+}
+
+const recoatOf = (top: CoatView | null) => top?.clock?.windows.find((w) => w.kind === 'recoat');
+
+function groundOf(top: CoatView | null): Pick<AskOf<'coat'>, 'ground' | 'atMs'> {
+  const recoat = recoatOf(top);
+  if (!recoat) return { ground: 'free', atMs: null };
+  if (recoat.status === 'before') return { ground: 'too soon', atMs: recoat.opensMs };
+  return recoat.status === 'open' && recoat.closesMs !== null
+    ? { ground: 'open', atMs: recoat.closesMs }
+    : { ground: 'shut', atMs: null };
+}
+
+/** What the next coat waits for. */
+function coatAsk(shop: Shop, { piece, top, upcoming }: PieceView, nowMs: number): Ask[] {
+  if (!upcoming) return [];
+  if (upcoming.state === 'mixed') return [{ is: 'pour', coat: upcoming }];
+  if (upcoming.batch) return [];
+  const held = holdsOf(shop, piece, upcoming.coat.id, nowMs);
+  if (held.length === 0) return [{ is: 'coat', coat: upcoming, ...groundOf(top) }];
+  const recoat = recoatOf(top);
+  const closesMs = recoat && recoat.status !== 'shut' ? recoat.closesMs : null;
+  const open = held.filter((t) => t.state === 'open' || t.state === 'redo');
+  return [{ is: 'prepare', coat: upcoming, held, open, closesMs }];
+}
+
+/** A dammed edge asks for its mask by the window of the resin’s sheet where nobody noted one. */
+function unmaskAsk(shop: Shop, { piece, areas, top }: PieceView): Ask[] {
+  const window = top?.clock?.windows.find((w) => w.kind === 'unmask');
+  if (!top || window?.status !== 'open' || window.closesMs === null) return [];
+  const masked = areas.some((a) => a.edges.some((e) => e.kind === 'dammed'));
+  if (!masked || wasMasked(shop, piece, top.coat.id)) return [];
+  return [{ is: 'unmask', opensMs: window.opensMs, closesMs: window.closesMs }];
+}
+
+function asksOf(shop: Shop, view: PieceView, nowMs: number): readonly Ask[] {
+  const { coats, openDefects, piece, top } = view;
+  if (coats.length === 0) return [{ is: 'plan' }];
+  const next = top?.clock?.next;
+  const asks: Ask[] = [
+    ...(openDefects > 0 ? [{ is: 'put right', defects: openDefects } as const] : []),
+    ...coatAsk(shop, view, nowMs),
+    ...maskClocks(shop, piece, nowMs).map((mask) => ({ is: 'mask', mask }) as const),
+    ...unmaskAsk(shop, view),
+    ...(top && next ? [{ is: 'cure', coat: top, atMs: next.atMs } as const] : []),
+  ];
+  return asks.length > 0 ? asks : [{ is: 'hand over' }];
+}
+
+/** A session as it stands; null when its batch or its resin is gone. */
+export function sessionAt(shop: Shop, session: WetSession): SessionAt | null {
+  const batch = shop.batches.find((b) => b.sessionId === session.id);
+  const resin = byId(shop.resins, session.resinId);
+  if (!batch || !resin) return null;
+  const massKg = (batch.aKg ?? batch.targetAKg) + (batch.bKg ?? batch.targetBKg);
+  const workingMs = workingTime(resin.sheet, massKg, session.temperatureK) * 1000;
+  return {
+    ...{ session, batch, resin, massKg, workingMs },
+    step: batchStep(batch),
+    coats: session.coatIds.flatMap((id) => byId(shop.coats, id) ?? []),
+    workingEndsMs: batch.mixedMs === null ? null : batch.mixedMs + workingMs,
+  };
+}
+
+const known = new WeakMap<Shop, Instant>();
+
+/** @returns what there is at an instant; a row that cannot be read is named and the others go on */
+export function atInstant(shop: Shop, nowMs: number): Instant {
+  const before = known.get(shop);
+  if (before?.nowMs === nowMs) return before;
+  const views = readViews(shop, nowMs);
+  const rows = views.values.map((view) => ({ id: view.piece.id, name: view.piece.name, view }));
+  const pieces: Tolerated<PieceAt> = each('pieces', rows, ({ view }) => ({
+    view,
+    asks: asksOf(shop, view, nowMs),
+  }));
+  const open = shop.sessions.filter((s) => s.endedMs === null);
+  const sessions = each('sessions', open, (session) => sessionAt(shop, session));
+  const instant: Instant = {
+    nowMs,
+    pieces: pieces.values,
+    sessions: sessions.values.filter((s) => s !== null),
+    troubles: [...views.troubles, ...pieces.troubles, ...sessions.troubles],
+  };
+  known.set(shop, instant);
+  return instant;
+}
