@@ -143,7 +143,7 @@ add(
   'ms',
   '< 20',
 );
-rows.push(...(await largeShopRows(browser, origin)));
+rows.push(...(await largeShopRows(origin)));
 await browser.close();
 close();
 const benches = readdirSync('src', { recursive: true })

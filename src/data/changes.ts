@@ -27,9 +27,12 @@ function touched(parts: ObservabilitySet, db: ShopDb, table: LiveTable): Touched
 
 /** Every table in one transaction: the shop as it was at one moment. */
 export async function readWhole(db: ShopDb): Promise<KeptShop> {
-  const tables = await db.transaction('r', [...LIVE_TABLES], () =>
-    Promise.all(LIVE_TABLES.map((table) => db.table(table).toArray())),
-  );
+  const tables = await db.transaction('r', [...LIVE_TABLES], async () => {
+    const read: unknown[][] = [];
+    // One after the other: the page may answer in between.
+    for (const table of LIVE_TABLES) read.push(await db.table(table).toArray());
+    return read;
+  });
   const entries = LIVE_TABLES.map((table, i) => [table, tables[i] ?? []]);
   return keepShop(Object.fromEntries(entries) as ShopRows);
 }
@@ -63,11 +66,18 @@ async function readTouched(
 /** What is told while the shop is followed. */
 export interface ShopWatch {
   readonly next: (kept: KeptShop) => void;
+  /** Made ready before it is told, where much of it is new. */
+  readonly warm?: (kept: KeptShop) => Promise<void>;
   /** A read went well, whether it brought anything new or not. */
   readonly read?: () => void;
   /** A read failed: what was told before stays, and nothing more comes. */
   readonly error: (error: unknown) => void;
 }
+
+/** So many pieces more than before are not shown in one go. */
+const MUCH = 100;
+const isMuch = (before: KeptShop | null, now: KeptShop): boolean =>
+  now.shop.pieces.length - (before?.shop.pieces.length ?? 0) >= MUCH;
 
 /**
  * Follows the shop: reads it whole once, then only the rows that a commit of any tab touched.
@@ -76,7 +86,7 @@ export interface ShopWatch {
  */
 export function followShop(
   db: ShopDb,
-  { next, read, error }: ShopWatch,
+  { next, warm, read, error }: ShopWatch,
   start: KeptShop | null = null,
 ): () => void {
   let kept = start;
@@ -110,6 +120,7 @@ export function followShop(
         wanted.clear();
         const before: KeptShop | null = kept;
         kept = before ? await readTouched(db, before, now) : await readWhole(db);
+        if (isMuch(before, kept)) await warm?.(kept);
         if (ended) return;
         read?.();
         if (kept !== before) next(kept);

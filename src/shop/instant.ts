@@ -8,7 +8,7 @@ import {
   type Resin,
   type WetSession,
 } from '@/records';
-import { readViews, type CoatView, type PieceView } from './coatView';
+import { readViews, viewPiece, type CoatView, type PieceView } from './coatView';
 import { byId } from './ofPiece';
 import { holdsOf, maskClocks, wasMasked, type MaskClock } from './prepView';
 import { each, type RowTrouble, type Tolerated } from './rowTrouble';
@@ -138,6 +138,34 @@ export function sessionAt(shop: Shop, session: WetSession): SessionAt | null {
   };
 }
 
+/** A piece with what it asks for. */
+export const pieceAt = (shop: Shop, view: PieceView, nowMs: number): PieceAt => ({
+  view,
+  asks: asksOf(shop, view, nowMs),
+});
+
+/** Longest that they are made in one go before the page may answer, ms. */
+const BREATH_MS = 25;
+
+/**
+ * Makes what is known of the pieces of a large shop ahead, so that the first screen does not make them all at once.
+ * @param nowMs the clock @param breathe lets the page answer
+ */
+export async function warmShop(
+  shop: Shop,
+  nowMs: () => number,
+  breathe: () => Promise<unknown>,
+): Promise<void> {
+  let since = nowMs();
+  for (const piece of shop.pieces) {
+    // One that cannot be read is named when it is shown.
+    each('pieces', [piece], () => pieceAt(shop, viewPiece(shop, piece, nowMs()), nowMs()));
+    if (nowMs() - since < BREATH_MS) continue;
+    await breathe();
+    since = nowMs();
+  }
+}
+
 const known = new WeakMap<Shop, Instant>();
 
 /** @returns what there is at an instant; a row that cannot be read is named and the others go on */
@@ -146,10 +174,7 @@ export function atInstant(shop: Shop, nowMs: number): Instant {
   if (before?.nowMs === nowMs) return before;
   const views = readViews(shop, nowMs);
   const rows = views.values.map((view) => ({ id: view.piece.id, name: view.piece.name, view }));
-  const pieces: Tolerated<PieceAt> = each('pieces', rows, ({ view }) => ({
-    view,
-    asks: asksOf(shop, view, nowMs),
-  }));
+  const pieces: Tolerated<PieceAt> = each('pieces', rows, ({ view }) => pieceAt(shop, view, nowMs));
   const open = shop.sessions.filter((s) => s.endedMs === null);
   const sessions = each('sessions', open, (session) => sessionAt(shop, session));
   const instant: Instant = {

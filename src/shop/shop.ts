@@ -88,7 +88,8 @@ function settle({ pieces, areas, coats, resins }: ShopRows): readonly Coat[] {
   const own = new Map<Coat, Coat>();
   for (const { id } of pieces) {
     const of = { coats: ofPiece(coats, id), areas: ofPiece(areas, id) };
-    if (of.coats.length === 0) continue;
+    // What was mixed keeps the film that it was mixed for.
+    if (of.coats.every((c) => c.batchId !== null)) continue;
     const before = here.get(id);
     const stands = before && sameRows(before.coats, of.coats) && sameRows(before.areas, of.areas);
     const settled = stands ? before.settled : settledOr(of.coats, of.areas, resins);

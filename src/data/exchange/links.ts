@@ -1,14 +1,16 @@
 import { checkCoatOrder } from '@/core/coat';
 import { type Coat, RECORDS, TABLE_NAMES, type TableName } from '@/records';
 import type { RowFault } from '@/records/validate';
+import { ofPiece } from '@/shop/ofPiece';
 
 type Rows = readonly Record<string, unknown>[];
 
 /** What a field of a row holds, by its path with dots; a list where it holds several. */
-function held(row: Record<string, unknown>, field: string): readonly unknown[] {
+function held(row: Record<string, unknown>, path: readonly string[]): readonly unknown[] {
   let value: unknown = row;
-  for (const key of field.split('.')) value = (value as Record<string, unknown> | undefined)?.[key];
-  return [value].flat().filter((id) => id !== null && id !== undefined);
+  for (const key of path) value = (value as Record<string, unknown> | undefined)?.[key];
+  if (value === null || value === undefined) return [];
+  return Array.isArray(value) ? value : [value];
 }
 
 /** Coats of sessions that are not over: one that was left keeps naming its coats, and one may be gone since. */
@@ -57,16 +59,17 @@ function referenceFaults(tables: Readonly<Record<TableName, Rows>>): RowFault[] 
     message: 'Two rows have the same id.',
   }));
   const dangling = TABLE_NAMES.flatMap((table) =>
-    RECORDS[table].references.flatMap(({ field, table: target }) =>
-      tables[table].flatMap((row, i) =>
-        held(row, field)
+    RECORDS[table].references.flatMap(({ field, table: target }) => {
+      const path = field.split('.');
+      return tables[table].flatMap((row, i) =>
+        held(row, path)
           .filter((id) => !ids.get(target as TableName)?.has(id))
           .map((id) => ({
             path: `tables.${table}[${i}].${field}`,
             message: `No row ${String(id)} in ${target}.`,
           })),
-      ),
-    ),
+      );
+    }),
   );
   const open = openFaults(tables, ids.get('coats') ?? new Set());
   return [...doubles, ...dangling, ...open, ...sequenceFaults(tables.log)];
@@ -76,7 +79,7 @@ function referenceFaults(tables: Readonly<Record<TableName, Rows>>): RowFault[] 
 function orderFaults(coats: readonly Coat[]): RowFault[] {
   const pieces = [...new Set(coats.map((c) => c.pieceId))];
   return pieces.flatMap((pieceId) => {
-    const own = coats.filter((c) => c.pieceId === pieceId);
+    const own = ofPiece(coats, pieceId);
     const placed = checkCoatOrder(
       own.map((c) => ({ order: c.order, poured: c.pouredMs !== null })),
     );

@@ -163,6 +163,22 @@ const batches = (rows: readonly unknown[] = []): unknown[][] =>
     rows.slice(i * BATCH, (i + 1) * BATCH),
   );
 
+/** Batches that the browser has at a time: with one it waits for the page, with all the page waits for it. */
+const AHEAD = 4;
+
+/** Adds rows without waiting for each batch; inside a transaction. */
+async function addAll(db: ShopDb, table: TableName, rows: readonly unknown[] = []): Promise<void> {
+  const under: Promise<unknown>[] = [];
+  for (const batch of batches(rows)) {
+    const adding = db.table(table).bulkAdd(batch);
+    // Told by the await; the others of a failed import have nobody else to tell.
+    adding.catch(() => undefined);
+    under.push(adding);
+    if (under.length >= AHEAD) await under.shift();
+  }
+  await Promise.all(under);
+}
+
 /** Replaces every row of the shop in one transaction. */
 export async function replaceShop(db: ShopDb, tables: AnyTables): Promise<number> {
   return db.transaction('rw', [...TABLE_NAMES], async (transaction: ReplacingTransaction) => {
@@ -170,7 +186,7 @@ export async function replaceShop(db: ShopDb, tables: AnyTables): Promise<number
     let rows = 0;
     for (const t of TABLE_NAMES) {
       await db.table(t).clear();
-      for (const batch of batches(tables[t])) await db.table(t).bulkAdd(batch);
+      await addAll(db, t, tables[t]);
       rows += tables[t]?.length ?? 0;
     }
     return rows;
@@ -210,8 +226,7 @@ export async function fillEmptyShop(db: ShopDb, tables: AnyTables): Promise<bool
     if (counts.some((n) => n > 0)) return false;
     const hasSettings = (await db.settings.count()) > 0;
     for (const t of TABLE_NAMES)
-      if (t !== 'settings' || !hasSettings)
-        for (const batch of batches(tables[t])) await db.table(t).bulkAdd(batch);
+      if (t !== 'settings' || !hasSettings) await addAll(db, t, tables[t]);
     return true;
   });
 }

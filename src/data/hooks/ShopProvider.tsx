@@ -1,5 +1,6 @@
 'use client';
 import { createContext, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
+import { warmShop } from '@/shop/instant';
 import type { KeptShop, Shop } from '@/shop/shop';
 import { followShop } from '../changes';
 import { openShop, shopDb } from '../db';
@@ -11,6 +12,9 @@ export type Opening = 'opening' | 'blocked' | 'silent';
 const SILENT_MS = 4000;
 /** A read that failed is tried again after this long, ms. */
 const AGAIN_MS = 3000;
+
+/** Lets the page answer. */
+const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
 
 const ShopContext = createContext<Shop | null>(null);
 const TroubleContext = createContext<Error | null>(null);
@@ -83,6 +87,7 @@ function useShopRead(open: boolean) {
           kept.current = fresh;
           setShop(fresh.shop);
         },
+        warm: ({ shop: read }) => warmShop(read, Date.now, breathe),
         read: () => setTrouble(null),
         error: (e) => {
           setTrouble(asError(e));

@@ -19,7 +19,7 @@ import {
   type PieceView,
 } from '@/shop/coatView';
 import { daySheet } from '@/features/prepare/daySheet';
-import { atInstant } from '@/shop/instant';
+import { atInstant, pieceAt } from '@/shop/instant';
 import { prepOf } from '@/shop/prepView';
 import { each, RowTrouble } from '@/shop/rowTrouble';
 import { formatOf, type Format } from '../common/useFormat';
@@ -83,7 +83,7 @@ function* tryViews(tables: AnyTables, nowMs: number): Generator<readonly RowTrou
   yield each('resins', shop.resins, (r) => readSheet(draftOfResin(r, format), format)).troubles;
   // Each on its own first: together they would hold the page up.
   for (const piece of shop.pieces)
-    yield each('pieces', [piece], (p) => viewPiece(shop, p, nowMs)).troubles;
+    yield each('pieces', [piece], (p) => pieceAt(shop, viewPiece(shop, p, nowMs), nowMs)).troubles;
   const instant = atInstant(shop, nowMs);
   yield instant.troubles;
   for (const here of instant.pieces)

@@ -51,8 +51,6 @@ interface CoatSpec {
 interface Pour {
   readonly pouredMs: number;
   readonly temperatureK: number;
-  /** Later room temperatures, ms after the pour. */
-  readonly later?: readonly (readonly [afterMs: number, temperatureK: number])[];
 }
 
 /** Writes rows and log of many pieces at once, in the form in which acts write them: acts would take too long. */
@@ -165,8 +163,8 @@ export class LargeRows {
     return ledger.value.totalM3;
   }
 
-  /** A whole wet session for one coat, ending with its cover. */
-  pour(coat: Coat, resin: Resin, { pouredMs, temperatureK, later = [] }: Pour): Coat {
+  /** A wet session for one coat, ending with its cover; of its steps only those that change a coat are logged. */
+  pour(coat: Coat, resin: Resin, { pouredMs, temperatureK }: Pour): Coat {
     const piece = this.pieces.find((p) => p.id === coat.pieceId);
     if (!piece) throw new RangeError('large shop: coat without piece');
     const targetM3 = this.volume(coat, piece, resin);
@@ -213,15 +211,9 @@ export class LargeRows {
       text: name,
       figures: { targetM3, temperatureK },
     });
-    this.write(at(-13), 'weighed A', { ...about, figures: { aKg, by: 'read' } });
     this.write(at(-11), 'mixed', {
       ...about,
       figures: { bKg, by: 'read', ratioErrorShare: bKg / (aKg * massRatioBA(resin.sheet)) - 1 },
-    });
-    this.write(at(-10), 'stir started', about);
-    this.write(at(-5), 'stirred', {
-      ...about,
-      figures: { stirredS: 300, leastS: resin.sheet.stirS },
     });
     this.write(at(0), 'poured', {
       ...about,
@@ -230,17 +222,7 @@ export class LargeRows {
       figures: { thicknessM, temperatureK },
     });
     this.write(at(9), 'covered', { ...about, coatId, text: name });
-    const history = [
-      { fromMs: at(0), temperatureK },
-      ...later.map(([afterMs, t]) => ({ fromMs: Math.round(pouredMs + afterMs), temperatureK: t })),
-    ];
-    for (const step of history.slice(1))
-      this.write(step.fromMs, 'room temperature', {
-        pieceId: piece.id,
-        coatId,
-        text: name,
-        figures: { ...step },
-      });
+    const history = [{ fromMs: at(0), temperatureK }];
     const poured: Coat = { ...coat, batchId, pouredMs: at(0), coveredMs: at(9), history };
     this.coats.splice(this.coats.indexOf(coat), 1, poured);
     return poured;
