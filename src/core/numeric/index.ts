@@ -5,4 +5,5 @@ export { extent } from './extent';
 export { normalQuantile } from './normalQuantile';
 export { converged, type Outcome, type Solved } from './outcome';
 export { rootBetween, ROOT_STEPS, type RootOptions, type Side } from './root';
+export { gained, instantOf, type RecordStep } from './stepRecord';
 export { seededRandom } from './seededRandom';

@@ -1,4 +1,5 @@
 import { vapourDeficit, type Air, type AirStep } from '../climate';
+import { gained, instantOf } from '../numeric';
 import { assert } from '../result';
 
 /** How a layer dries, as its label says. */
@@ -62,29 +63,12 @@ export function dryTime(
   nowMs: number,
 ): DryTime {
   assert(air.length > 0, 'dryTime: empty record of the room', air);
-  const steps = [...air].sort((a, b) => a.fromMs - b.fromMs);
   const rateOf = (a: Air) => (drying.leaves === 'solvent' ? 1 : dryingRate(a));
   const wantedS = labelTime(drying);
-  const begin = (i: number) => (i === 0 ? -Infinity : (steps[i]?.fromMs ?? Infinity));
-  const at = (wanted: number): number => {
-    let left = wanted;
-    for (const [i, step] of steps.entries()) {
-      const fromMs = Math.max(laidMs, begin(i));
-      const toMs = begin(i + 1);
-      if (toMs <= fromMs) continue;
-      const rate = rateOf(step);
-      const gain = rate === 0 ? 0 : ((toMs - fromMs) / 1000) * rate;
-      if (left <= gain) return fromMs + (rate === 0 ? 0 : (left / rate) * 1000);
-      left -= gain;
-    }
-    return Infinity;
-  };
-  let doneS = 0;
-  for (const [i, step] of steps.entries()) {
-    const spanMs = Math.min(nowMs, begin(i + 1)) - Math.max(laidMs, begin(i));
-    if (spanMs > 0) doneS += (spanMs / 1000) * rateOf(step);
-  }
-  const here = steps.findLast((s) => s.fromMs <= nowMs) ?? steps[0];
+  const at = (wanted: number): number => instantOf(air, laidMs, wanted, rateOf);
+  const doneS = gained(air, laidMs, nowMs, rateOf);
+  const sorted = [...air].sort((a, b) => a.fromMs - b.fromMs);
+  const here = sorted.findLast((s) => s.fromMs <= nowMs) ?? sorted[0];
   return {
     dryMs: at(wantedS),
     earliestMs: at(wantedS * (1 - DRYING_BAND)),

@@ -1,10 +1,9 @@
+import { gained, instantOf, type RecordStep } from '../numeric';
 import { assert } from '../result';
 import { GAS_CONSTANT } from '../units';
 
 /** Room temperature from an instant on, until the next step. The last step goes on for ever. */
-export interface TemperatureStep {
-  /** Milliseconds since the epoch. */
-  readonly fromMs: number;
+export interface TemperatureStep extends RecordStep {
   readonly temperatureK: number;
 }
 
@@ -37,27 +36,6 @@ export function ripeRate(temperatureK: number, law: RateLaw): number {
   return Math.exp(-perKelvin * (1 / temperatureK - 1 / law.referenceTemperatureK));
 }
 
-interface Stretch {
-  readonly fromMs: number;
-  readonly toMs: number;
-  readonly rate: number;
-}
-
-/** The record cut at its steps from `startMs` on; the first step also holds for all time before it. */
-function* stretches(
-  history: readonly TemperatureStep[],
-  startMs: number,
-  law: RateLaw,
-): Generator<Stretch> {
-  assert(history.length > 0, 'ripe hours: empty temperature record', history);
-  const steps = [...history].sort((a, b) => a.fromMs - b.fromMs);
-  for (const [i, step] of steps.entries()) {
-    const toMs = steps[i + 1]?.fromMs ?? Infinity;
-    const fromMs = i === 0 ? startMs : Math.max(step.fromMs, startMs);
-    if (toMs > fromMs) yield { fromMs, toMs, rate: ripeRate(step.temperatureK, law) };
-  }
-}
-
 /**
  * Equivalent age gained between two instants.
  * @param history room temperature, at least one step @param fromMs, toMs instants, ms since the epoch
@@ -71,12 +49,7 @@ export function ripeSeconds(
   toMs: number,
   law: RateLaw,
 ): number {
-  let ripe = 0;
-  for (const s of stretches(history, fromMs, law)) {
-    if (s.fromMs >= toMs) break;
-    ripe += ((Math.min(s.toMs, toMs) - s.fromMs) / 1000) * s.rate;
-  }
-  return ripe;
+  return gained(history, fromMs, toMs, (step) => ripeRate(step.temperatureK, law));
 }
 
 /**
@@ -90,11 +63,5 @@ export function instantAtRipe(
   ripeS: number,
   law: RateLaw,
 ): number {
-  let left = ripeS;
-  for (const s of stretches(history, fromMs, law)) {
-    const gain = ((s.toMs - s.fromMs) / 1000) * s.rate;
-    if (left <= gain) return s.fromMs + (left / s.rate) * 1000;
-    left -= gain;
-  }
-  return Infinity;
+  return instantOf(history, fromMs, ripeS, (step) => ripeRate(step.temperatureK, law));
 }
