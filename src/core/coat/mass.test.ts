@@ -1,3 +1,4 @@
+import { fluidityLeft, tiltDifference } from '../film';
 import { measureShape, type Shape } from '../geometry';
 import { seededRandom } from '../numeric';
 import {
@@ -90,6 +91,13 @@ function pieceOf(random: Random) {
   return { shape, area, input, walls: sideLengthsM.map(() => random() < 0.5) };
 }
 
+/** Half of what a tilt makes of the film by the law of the film itself, not by the ledger’s line. */
+const wedgeOf = (
+  { thicknessM, densityKgM3, law }: LedgerInput,
+  { lengthM: runM, slope }: { lengthM: number; slope: number },
+): number =>
+  tiltDifference(runM, slope, thicknessM, { densityKgM3, fluidityPerPa: fluidityLeft(law) }) / 2;
+
 describe('mass is kept: ledger against map and section', () => {
   it('on 1,000 random pieces (seeded) the lines come to what section and map show', () => {
     const random = seededRandom(20261125);
@@ -107,7 +115,7 @@ describe('mass is kept: ledger against map and section', () => {
       if (!field.ok) throw new Error('no field');
       const map = filmMap(field.value, {
         thicknessM: input.thicknessM,
-        wedgeM: line('wedge') / area.areaM2 / area.count,
+        wedgeM: wedgeOf(input, area.wedge),
         downhill: [Math.cos(i), Math.sin(i)],
         bellyM: area.bellyM,
       });
