@@ -24,7 +24,7 @@ const Clock = memo(function Clock({ item }: { item: StripItem }) {
       px="4"
       flex="0 0 auto"
       minW="300px"
-      maxW="380px"
+      maxW="440px"
       borderRightWidth="1px"
       borderColor="line"
       _hover={{ bg: 'amberWash' }}
@@ -39,7 +39,12 @@ const Clock = memo(function Clock({ item }: { item: StripItem }) {
             {item.text}
           </Box>
         </Box>
-        <Figure fontSize="lg" fontWeight="600" color={item.urgent ? 'oxide' : 'ink'}>
+        {/* What is over is longer, and must leave room for what it is. */}
+        <Figure
+          fontSize={item.left.startsWith('over') ? 'md' : 'lg'}
+          fontWeight="600"
+          color={item.urgent ? 'oxide' : 'ink'}
+        >
           {item.urgent && <span aria-label="soon">! </span>}
           {item.left}
         </Figure>
