@@ -1,4 +1,5 @@
 import type { ValidationError } from 'joi';
+import { drain } from '../numeric';
 import type { Issue, IssueCode, Result } from '../result';
 import type { Computation } from './define';
 import { COMPUTATIONS, type ComputeName } from './registry';
@@ -20,8 +21,7 @@ export type ComputeResponse =
 const MOST_FAULTS = 100;
 const MOST_WORDS = 400;
 
-/** Whether a name is that of a computation. */
-export const isComputeName = (name: unknown): name is ComputeName =>
+const isComputeName = (name: unknown): name is ComputeName =>
   typeof name === 'string' && Object.hasOwn(COMPUTATIONS, name);
 
 function codeOf(joiType: string): IssueCode {
@@ -98,10 +98,4 @@ export function* computeSteps(request: unknown): Generator<number, ComputeRespon
 }
 
 /** {@link computeSteps} in one go. */
-export function runCompute(request: unknown): ComputeResponse {
-  const steps = computeSteps(request);
-  for (;;) {
-    const next = steps.next();
-    if (next.done) return next.value;
-  }
-}
+export const runCompute = (request: unknown): ComputeResponse => drain(computeSteps(request));

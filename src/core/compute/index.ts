@@ -1,8 +1,2 @@
-export {
-  computeSteps,
-  isComputeName,
-  runCompute,
-  type ComputeResponse,
-  type Fault,
-} from './compute';
+export { computeSteps, runCompute, type ComputeResponse, type Fault } from './compute';
 export { COMPUTATIONS, type ComputeInput, type ComputeName, type ComputeOutput } from './registry';

@@ -1,8 +1,6 @@
-import { coatLedger, type Intent } from '@/core/coat';
-import type { Shape } from '@/core/geometry';
+import { coatLedger } from '@/core/coat';
 import { massRatioBA, splitMix } from '@/core/resin';
 import { seededRandom } from '@/core/numeric';
-import type { CoatKind, EdgeKind, Support } from '@/core/piece';
 import {
   type Area,
   asId,
@@ -20,33 +18,13 @@ import {
   type Resin,
   type WetSession,
 } from '@/records';
+import type { CoatSpec, PieceSpec } from '@/demo/acts';
 import { ledgerInput, thicknessOf } from '@/shop/coatFacts';
 
 const MINUTE = 60_000;
 
-interface PieceSpec {
-  readonly name: string;
-  readonly count?: number;
-  readonly support: Support;
-  readonly note: string;
-  readonly shape: Shape;
-  readonly edgeHeightM: number;
-  readonly edges: readonly EdgeKind[];
-  readonly face?: Partial<Omit<Area, 'id' | 'pieceId'>>;
-  readonly about?: Partial<Pick<Piece, 'use' | 'marks' | 'level' | 'bellyM' | 'prep'>>;
-}
-
-interface CoatSpec {
-  readonly name: string;
-  readonly kind: CoatKind;
-  readonly resin: Resin;
-  /** A thickness, m, or what the coat is to do. */
-  readonly thicknessM?: number;
-  readonly intent?: Intent;
-  /** Names of its areas; all when left out. */
-  readonly on?: readonly string[];
-  readonly more?: Partial<Pick<Coat, 'coverage' | 'colours' | 'overrides' | 'restS' | 'reserve'>>;
-}
+type OnePiece = Omit<PieceSpec, 'more' | 'photos'>;
+type OneCoat = Omit<CoatSpec, 'resin'> & { readonly resin: Resin };
 
 interface Pour {
   readonly pouredMs: number;
@@ -88,7 +66,7 @@ export class LargeRows {
     return entry;
   }
 
-  piece(atMs: number, spec: PieceSpec): Piece {
+  piece(atMs: number, spec: OnePiece): Piece {
     const { name, count = 1, support, note, shape, edgeHeightM, edges, about = {} } = spec;
     const piece: Piece = {
       ...PIECES.defaults,
@@ -114,7 +92,7 @@ export class LargeRows {
   }
 
   /** A planned coat; `pour` lays it. */
-  coat(atMs: number, piece: Piece, spec: CoatSpec): Coat {
+  coat(atMs: number, piece: Piece, spec: OneCoat): Coat {
     const order = this.coats.filter((c) => c.pieceId === piece.id).length + 1;
     const areas = this.areas.filter((a) => a.pieceId === piece.id);
     const intent = spec.intent ?? { by: 'given', thicknessM: spec.thicknessM ?? 1.6e-3 };
