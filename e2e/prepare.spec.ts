@@ -148,10 +148,10 @@ test('a porous board with a bare handle: gate, waiver with a reason, amounts tha
   // A time to come is refused at its field, a past one starts the clock there.
   await choose(page, 'Let the paint or varnish dry through');
   const when = detail(page).getByLabel('Done at another time');
-  await when.fill('2026-11-25T09:00');
+  await when.fill('25 Nov 9:00');
   await page.getByRole('button', { name: 'Note that time' }).click();
   await expect(detail(page).getByText(/still to come/)).toBeVisible();
-  await when.fill('2026-11-22T09:00');
+  await when.fill('Sun 9:00');
   await page.getByRole('button', { name: 'Note that time' }).click();
   await expect(step(page, /Let the paint/)).toContainText('done Sun 09:00');
 
@@ -190,7 +190,7 @@ test('a relief tile: loose parts, a wall of tape; latex left for three weeks is 
   await openPiece(page, 'Guard’s paddle', 'prepare');
   await page.getByLabel('Masks, school').selectOption('latex');
   await choose(page, 'Mask: latex');
-  await detail(page).getByLabel('Done at another time').fill('2026-11-03T09:00');
+  await detail(page).getByLabel('Done at another time').fill('3 Nov 9:00');
   await page.getByRole('button', { name: 'Note that time' }).click();
   await expect(step(page, 'Mask: latex')).toContainText('to be done again');
   await expect(detail(page).getByText(/longer than it may/)).toBeVisible();

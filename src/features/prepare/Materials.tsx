@@ -1,5 +1,6 @@
 'use client';
 import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
+import { format as formatDate } from 'date-fns';
 import { FileDown } from 'lucide-react';
 import { useState } from 'react';
 import { useAct, useShop } from '@/data/hooks';
@@ -13,7 +14,6 @@ import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { saveFile } from '@/ui/saveFile';
-import { localText } from './model';
 
 type Span = 'piece' | 'day';
 
@@ -27,7 +27,7 @@ export function Materials({ prep, nowMs }: { prep: PiecePrep; nowMs: number }) {
   const sums = sumNeeds(parts);
   const print = async () => {
     const bytes = await daySheetPdf(daySheet(shop, nowMs, format), format.units);
-    const day = localText(nowMs).slice(0, 10);
+    const day = formatDate(nowMs, 'yyyy-MM-dd');
     saveFile(`day-sheet-${day}.pdf`, 'application/pdf', new Uint8Array(bytes));
   };
   return (

@@ -13,7 +13,8 @@ import {
 } from '@/data/repos/prep';
 import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
-import { localText, readDoneAt } from './model';
+import { clockText } from '../common/clockText';
+import { readDoneAt } from './model';
 
 interface Props {
   readonly placed: PlacedTask;
@@ -24,7 +25,7 @@ interface Props {
 /** When it was really done: drying clocks start there. */
 function Earlier({ placed, reference, nowMs }: Props) {
   const act = useAct();
-  const [text, setText] = useState(localText(placed.record?.doneMs ?? nowMs));
+  const [text, setText] = useState(clockText(placed.record?.doneMs ?? nowMs, nowMs));
   const [error, setError] = useState<string>();
   const save = async () => {
     const read = readDoneAt(text, nowMs);
@@ -41,7 +42,6 @@ function Earlier({ placed, reference, nowMs }: Props) {
       <Box flex="1 1 200px">
         <TextField
           label="Done at another time"
-          type="datetime-local"
           value={text}
           error={error}
           onChange={(e) => setText(e.target.value)}

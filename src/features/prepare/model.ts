@@ -2,6 +2,7 @@ import type { Id } from '@/records';
 import { coatOrder, holdsBack, mustPrecede, type PlacedTask, type PrepTask } from '@/core/prep';
 import type { PiecePrep } from '@/shop/prepFacts';
 import type { TaskRef } from '@/data/repos/prep';
+import { CLOCK_ASKED, readClock } from '../common/readClock';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { FormRead } from '@/features/common/formErrors';
 import type { Format } from '@/features/common/useFormat';
@@ -80,16 +81,10 @@ export function readAir(
   return { ok: true, value: { temperatureK, humidity } };
 }
 
-/** Local date and time as a `datetime-local` field writes it. */
-export function localText(atMs: number): string {
-  const shifted = new Date(atMs - new Date(atMs).getTimezoneOffset() * 60_000);
-  return shifted.toISOString().slice(0, 16);
-}
-
-/** Reads when a task was done: never in the future, and after the piece came to the bench. */
+/** Reads when a task was done: never in the future. */
 export function readDoneAt(text: string, nowMs: number): { atMs: number } | { error: string } {
-  const atMs = new Date(text).getTime();
-  if (text === '' || !Number.isFinite(atMs)) return { error: 'A date and a time of day.' };
+  const atMs = readClock(text, nowMs);
+  if (atMs === null) return { error: CLOCK_ASKED };
   if (atMs > nowMs) return { error: 'That is still to come: note a step when it is done.' };
   return { atMs };
 }
