@@ -65,4 +65,13 @@ describe('tiltDifference', () => {
     expect(() => tolerableSlope(0, 1e-3, 0.1, 'edge to edge')).toThrow('tolerableSlope');
     expect(() => tiltFluidity(NaN, 1e-3, 1100)).toThrow('tiltFluidity');
   });
+  it('no fluidity, no difference; a little makes a little, and the two laws meet', () => {
+    const at = (fluidityPerPa: number) =>
+      tiltDifference(0.3, 0.001, 1.6e-3, { densityKgM3: 1100, fluidityPerPa });
+    const T = tiltFluidity(0.3, 1.6e-3, 1100);
+    expect(at(0)).toBe(0);
+    expect(at(0.0999999 * T) / at(0.1000001 * T)).toBeCloseTo(1, 5);
+    for (let share = 1e-6; share < 1; share *= 2)
+      expect(at(2 * share * T)).toBeGreaterThan(at(share * T));
+  });
 });

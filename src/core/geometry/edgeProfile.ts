@@ -12,14 +12,15 @@ export const PROFILE_KINDS = ['square', 'eased', 'round', 'bevel'] as const;
 export const EASED_RADIUS_M = 1e-3;
 
 /** The profile unrolled: what it takes from the flat face, how long it is, and its first moment. */
-interface Unrolled {
+export interface Unrolled {
   readonly setbackM: number;
   readonly girthM: number;
   /** ∫ distance inside the outline along the girth, m². */
   readonly momentM2: number;
 }
 
-function unroll(profile: EdgeProfile, heightM: number): Unrolled {
+/** Unrolls a profile; a size over the thickness of the edge counts as the thickness. */
+export function unroll(profile: EdgeProfile, heightM: number): Unrolled {
   const size = profile.kind === 'eased' ? EASED_RADIUS_M : 'sizeM' in profile ? profile.sizeM : 0;
   const s = Math.min(size, heightM);
   switch (profile.kind) {
@@ -44,21 +45,19 @@ function unroll(profile: EdgeProfile, heightM: number): Unrolled {
 export interface EdgeBand {
   /** Area of the edge unrolled, from the flat face down to its foot, m². */
   readonly bandM2: number;
-  /** What the profile takes from the flat face, m². */
-  readonly faceLostM2: number;
   /** Length across the band, m. */
   readonly girthM: number;
 }
 
 /**
  * The developed band of a stretch of edge.
- * @param lengthM length along the outline, m, >= 0 @param turnRad angle by which the stretch turns, + where
- *   the outline is convex; 2π all round @param heightM edge thickness, m, >= 0
- * @param profile a size over the thickness counts as the thickness
+ * @param lengthM length along the outline, m, >= 0 @param turnRad how much shorter the stretch gets for each metre that
+ *   one goes inside: the angle by which it turns, + where convex, 2π all round, and what the mitres at its ends take
+ * @param profile a size over the thickness counts as the thickness @param heightM edge thickness, m, >= 0
  * @returns areas in m²
  * @throws RangeError on values outside those intervals
- * Source: theorem of Pappus and Guldin, length · girth − turn · ∫ distance inside; face by Steiner's
- *   formula. Exact for discs and straight edges; at a mitred corner off by terms in the size squared.
+ * Source: theorem of Pappus and Guldin, length · girth − turn · ∫ distance inside. Exact until the profiles of a
+ *   face meet in its middle.
  */
 export function edgeBand(
   lengthM: number,
@@ -71,10 +70,9 @@ export function edgeBand(
     heightM,
     turnRad,
   });
-  const { setbackM, girthM, momentM2 } = unroll(profile, heightM);
+  const { girthM, momentM2 } = unroll(profile, heightM);
   return {
     girthM,
     bandM2: Math.max(0, lengthM * girthM - turnRad * momentM2),
-    faceLostM2: Math.max(0, lengthM * setbackM - (turnRad * setbackM * setbackM) / 2),
   };
 }

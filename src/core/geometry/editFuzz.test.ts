@@ -132,7 +132,7 @@ describe('bare parts', () => {
 });
 
 describe('edgeBand', () => {
-  it('grows with length and thickness, and a larger radius takes more face and leaves less band', () => {
+  it('grows with length and thickness', () => {
     for (let i = 0; i < 100; i += 1) {
       const [length, height, size] = [
         0.2 + random(),
@@ -144,7 +144,6 @@ describe('edgeBand', () => {
       const base = band(length, height, size);
       expect(band(length * 1.1, height, size).bandM2).toBeGreaterThan(base.bandM2);
       expect(band(length, height * 1.1, size).bandM2).toBeGreaterThan(base.bandM2);
-      expect(band(length, height, size * 1.2).faceLostM2).toBeGreaterThan(base.faceLostM2);
       expect(base.girthM).toBeLessThan(height + size);
     }
   });

@@ -29,7 +29,9 @@ export {
 export { arcPoint, arcSegments, bulgeSegments, endpointArc, type CentreArc } from './arc';
 export { outlineArea, outlineSides, pathBox, sharedArea, type OutlineSide } from './outline';
 export { shapePath } from './shapePath';
-export { insideRing, ringArea, selfCrossings } from './ring';
+export { insideRing, ringArea, ringCentroid, selfCrossings } from './ring';
+export { sideTurns, type TurnPiece } from './sideTurns';
+export { reachOf, type Reach } from './reach';
 export {
   edgeBand,
   EASED_RADIUS_M,

@@ -10,6 +10,22 @@ export function ringArea(ring: readonly Point[]): number {
   return twice / 2;
 }
 
+/** Middle of mass of a ring of points, m; their mean where they enclose nothing. */
+export function ringCentroid(ring: readonly Point[]): Point {
+  let [twice, x, y] = [0, 0, 0];
+  for (let i = 0, j = ring.length - 1; i < ring.length; j = i, i += 1) {
+    const [a, b] = [ring[j], ring[i]];
+    if (!a || !b) continue;
+    const cross = a[0] * b[1] - a[1] * b[0];
+    twice += cross;
+    x += (a[0] + b[0]) * cross;
+    y += (a[1] + b[1]) * cross;
+  }
+  if (Math.abs(twice) > 1e-18) return [x / (3 * twice), y / (3 * twice)];
+  const mean = (k: 0 | 1) => ring.reduce((sum, p) => sum + p[k], 0) / Math.max(1, ring.length);
+  return [mean(0), mean(1)];
+}
+
 /** Whether a point lies inside a ring (even-odd rule). */
 export function insideRing(point: Point, ring: readonly Point[]): boolean {
   let inside = false;

@@ -106,6 +106,11 @@ describe('a sanding plan', () => {
     expect(plan.steps[1]?.minutes).toBeCloseTo(17.5, 9);
   });
 
+  it('1.05 m² are three sheets of 0.35, whatever the sum of floats says', () => {
+    const plan = sandingPlan({ ...base, areaM2: 0.35 + 0.35 + 0.35, nextM: null });
+    expect(plan.steps[0]?.sheets).toBe(3);
+  });
+
   it('is wet from P320 on, where the support bears water', () => {
     const wet = (bearsWater: boolean) =>
       sandingPlan({ ...base, grits: [220, 320], bearsWater, nextM: 1e-3 }).steps.map((s) => s.wet);

@@ -76,7 +76,7 @@ export interface MaterialSum extends Pick<MaterialNeed, 'name' | 'amount'> {
 }
 
 /** A thousandth of a pack over a whole number is rounding, not a reason to open another. */
-const SLACK = 1e-3;
+export const SLACK = 1e-3;
 
 /**
  * Sums needs by material and rounds up to what is sold.

@@ -1,6 +1,6 @@
 import { assert } from '../result';
 import { grainSize, nearestGrit, scratchOf, type Scratch } from './grit';
-import { need, type MaterialNeed } from './materials';
+import { need, SLACK, type MaterialNeed } from './materials';
 
 export interface SandingStep {
   /** P grit. */
@@ -77,7 +77,7 @@ export function sandingPlan(input: SandingInput): SandingPlan {
       grainM,
       scratch,
       minutes: areaM2 * MINUTES_PER_M2 + bulk * MINUTES_PER_M3,
-      sheets: areaM2 > 0 ? Math.max(1, Math.ceil(areaM2 / SHEET_M2 + bulk / SHEET_M3)) : 0,
+      sheets: areaM2 > 0 ? Math.max(1, Math.ceil(areaM2 / SHEET_M2 + bulk / SHEET_M3 - SLACK)) : 0,
       wet: bearsWater && grit >= WET_FROM,
       hidden: nextM === null ? null : scratch.deepestM <= HIDING_SHARE * nextM,
     };
