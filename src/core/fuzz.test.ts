@@ -215,7 +215,7 @@ describe('what must hold for any sound input (seeded)', () => {
           areaSigmaM2: 2e-4,
           count: 2,
           ...PLAIN_AREA,
-          openEdges: [{ areaM2: 0.024, heightM: 0.02 }],
+          openEdges: [{ areaM2: 0.024, heightM: 0.02, lengthM: 1.2 }],
         },
       ],
       thicknessM: 1.6e-3,

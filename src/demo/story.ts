@@ -1,6 +1,7 @@
 import type { ShopDb } from '@/data/db';
 import { noteBackup, saveResin, saveSettings } from '@/data/repos/bench';
-import { asId, DEFAULT_SETTINGS } from '@/records';
+import { US_FLUID_OUNCE_M3 } from '@/core/units';
+import { asId, DEFAULT_SETTINGS, plainArea } from '@/records';
 import { Bench, drawn } from './acts';
 import { LENS_BOX, lensOutline, lensPhoto, lensPlan } from './lampLens';
 import { tellLampRoomTray } from './lampRoomTray';
@@ -188,12 +189,22 @@ function lens(b: Bench, ago: Ago) {
       measured: { by: 'photo', photoId, planPhotoId, box: LENS_BOX, sigmaShare: 0.006 },
     },
     about: { use: { hotCups: false, food: false, daylight: true } },
+    more: [
+      plainArea({ kind: 'outline', outer: lensOutline(), keepBare: [] }, 0.014, ['doming'], 'back'),
+    ],
     photos: [
       { id: photoId, ...drawn('lamp-lens.svg', 800, 600, lensPhoto()) },
       { id: planPhotoId, ...drawn('lamp-lens, straightened.svg', 600, 630, lensPlan()) },
     ],
   });
-  b.coat(ago(1, 6), name, { name: 'Dome', kind: 'dome', resin: MILLRACE, thicknessM: 1.5e-3 });
+  b.coat(ago(1, 6), name, {
+    ...{ name: 'Dome', kind: 'dome', resin: MILLRACE, thicknessM: 1.5e-3, on: ['Face'] },
+  });
+  // The finished side lies below by then: not a drop may run over.
+  b.coat(ago(1, 5.9), name, {
+    ...{ name: 'Back', kind: 'back', resin: MILLRACE, on: ['Back'] },
+    intent: { by: 'dome', centreM: null },
+  });
 }
 
 function canvas(b: Bench, ago: Ago) {
@@ -214,6 +225,36 @@ function canvas(b: Bench, ago: Ago) {
   b.note(ago(0, 3.95), 'Timetable canvas: back brushed with water, the cloth is tight again.');
 }
 
+/** Small and open all round: flooded over the edge, then worked with colours. */
+function coasters(b: Bench, ago: Ago) {
+  const name = 'Buffet coasters';
+  b.piece(ago(0, 7.5), {
+    ...{ name, count: 6, support: 'tile' },
+    note: 'Six slate rounds for the refreshment room; the client wants the resin over the edge.',
+    shape: { kind: 'disc', diameterM: 0.1016 },
+    ...{ edgeHeightM: 0.006, edges: ['open'] },
+  });
+  b.coat(ago(0, 7.4), name, {
+    ...{ name: 'Flood 1', kind: 'flood', resin: MILLRACE },
+    intent: { by: 'over', perMetreM2: 50e-6 },
+  });
+}
+
+/** A volume is the starting point: what is left of two bottles. */
+function clockFace(b: Bench, ago: Ago) {
+  const name = 'Platform clock face';
+  b.piece(ago(0, 7.2), {
+    ...{ name, support: 'sealed panel' },
+    note: 'Enamelled dial, numerals in gilding pen. One mix of 15 fl oz is all that this lot still gives.',
+    shape: { kind: 'disc', diameterM: 0.5 },
+    ...{ edgeHeightM: 0.012, edges: ['open'] },
+  });
+  b.coat(ago(0, 7.1), name, {
+    ...{ name: 'Flood 1', kind: 'flood', resin: LANTERN },
+    intent: { by: 'mix', volumeM3: 15 * US_FLUID_OUNCE_M3 },
+  });
+}
+
 /** The air of the one room. What a session finds different it notes by itself. */
 function room(b: Bench, ago: Ago) {
   b.room(ago(21, 3), 21, 0.5);
@@ -225,7 +266,7 @@ function room(b: Bench, ago: Ago) {
 }
 
 /**
- * Fernhollow Works, an invented finishing shop with a commission for an invented narrow-gauge railway museum: nine
+ * Fernhollow Works, an invented finishing shop with a commission for an invented narrow-gauge railway museum: eleven
  * pieces in different stages and three weeks of log, told to an empty shop through the acts of its users.
  * @param endMs the clock of the last hour
  */
@@ -237,9 +278,10 @@ export async function tellStory(db: ShopDb, endMs: number): Promise<void> {
   for (const resin of DEMO_RESINS) story.at(ago(21, 3), (db2, c) => saveResin(db2, c, resin));
   b.note(
     ago(21, 2),
-    'Commission of the Fernhollow museum line begins: nine pieces, first six on the bench.',
+    'Commission of the Fernhollow museum line begins: eleven pieces, first six on the bench.',
   );
-  for (const part of [labels, reliefMap, viaduct, tiles, board, paddle, lens, canvas]) part(b, ago);
+  const parts = [labels, reliefMap, viaduct, tiles, board, paddle, lens, canvas];
+  for (const part of [...parts, coasters, clockFace]) part(b, ago);
   tellLampRoomTray(b, ago, MILLRACE);
   room(b, ago);
   story.at(ago(2), (db2, c) => noteBackup(db2, c));

@@ -1,5 +1,6 @@
 import {
   DEFAULT_REST_S,
+  FLOOD_OVER_LIMITS_M2,
   INTENTS,
   LEDGER_LINES,
   OVERRIDE_LIMITS_M3,
@@ -25,6 +26,8 @@ export interface Coat {
   /** What the coat is to do; its thickness follows from that until it is poured. */
   readonly intent: Intent;
   readonly thicknessM: number;
+  /** Film that stays on each of its areas once what they cannot hold has run off, m, in their order. */
+  readonly staysM: readonly number[];
   /** Share of its areas that it covers; a patch covers less than all. */
   readonly coverage: number;
   /** Lines of the ledger that the user set. */
@@ -55,7 +58,9 @@ export const plainCoat = (thicknessM: number) =>
 
 const film = ({ number }: Parts) =>
   number().min(THICKNESS_LIMITS_M.min).max(THICKNESS_LIMITS_M.max);
-const PLAIN_INTENTS = INTENTS.filter((by) => !['given', 'bury', 'fill', 'dome'].includes(by));
+const PLAIN_INTENTS = INTENTS.filter((by) => by === 'natural' || by === 'skin');
+/** What is mixed for one coat, m³. Judgement, no source. */
+const MIX_LIMITS_M3 = { min: 1e-7, max: 0.1 } as const;
 
 /** Each kind of intention has a number of its own, or none. */
 function intent(parts: Parts) {
@@ -71,6 +76,12 @@ function intent(parts: Parts) {
         of('bury', { coverM: film(parts) }),
         of('fill', { belowM: number().min(0).max(0.5) }),
         of('dome', { centreM: film(parts).allow(null) }),
+        of('spread', { thicknessM: film(parts) }),
+        of('rim', { heightM: number().min(0).max(0.5) }),
+        of('over', {
+          perMetreM2: number().min(FLOOD_OVER_LIMITS_M2.min).max(FLOOD_OVER_LIMITS_M2.max),
+        }),
+        of('mix', { volumeM3: number().min(MIX_LIMITS_M3.min).max(MIX_LIMITS_M3.max) }),
       ],
       otherwise: Joi.object({ by: oneOf(PLAIN_INTENTS) }),
     })
@@ -92,8 +103,19 @@ export const COATS = defineRecord<Coat>()({
     { field: 'resinId', table: 'resins' },
     { field: 'batchId', table: 'batches' },
   ],
-  defaults: { ...PLAIN, batchId: null, pouredMs: null, coveredMs: null, history: [] },
+  defaults: { ...PLAIN, staysM: [], batchId: null, pouredMs: null, coveredMs: null, history: [] },
   order: (a, b) => a.order - b.order,
+  meaning: ({ areaIds, staysM }) =>
+    staysM.length === areaIds.length
+      ? []
+      : [
+          {
+            code: 'does-not-fit',
+            path: ['staysM'],
+            value: staysM.length,
+            allowed: { min: areaIds.length, max: areaIds.length },
+          },
+        ],
   schema: (parts) => {
     const { Joi, id, instant, listOf, maybeId, maybeInstant, name, number, oneOf } = parts;
     const { reserveSchema, roomTemperature } = parts;
@@ -107,6 +129,7 @@ export const COATS = defineRecord<Coat>()({
       resinId: id(),
       intent: intent(parts),
       thicknessM: film(parts),
+      staysM: Joi.array().items(number().min(0).max(THICKNESS_LIMITS_M.max)).required(),
       coverage: number().greater(0).max(1),
       overrides: listOf(override(parts), LEDGER_LINES.length).unique('line'),
       colours: listOf(Joi.object({ name: name(), share: number().greater(0).max(1) }), 12),

@@ -10,7 +10,7 @@ export {
 } from './tables';
 export type { AirReading } from './air';
 export { edgeHeightOf, edgeKindsOf, type Area, type Edge, type Measured } from './area';
-export { ledgerArea, measureArea, plainArea } from './areaMeasure';
+export { plainArea } from './plainArea';
 export { BATCHES, WEIGHED_BY, type Batch, type WeighedBy } from './batch';
 export { BATCH_STEPS, batchStep, type BatchStep } from './batchStep';
 export { COATS, plainCoat, type Coat } from './coat';

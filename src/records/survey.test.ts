@@ -1,6 +1,6 @@
 import { shapePath } from '@/core/geometry';
 import type { Area } from './area';
-import { plainArea } from './areaMeasure';
+import { plainArea } from './plainArea';
 import { asId } from './id';
 import type { Piece } from './piece';
 import { rowFaults } from './validate';

@@ -2,7 +2,7 @@ import { coatLedger, domeOn, domeShapeOf, mixLength, RIM } from '@/core/coat';
 import { TEST_SHEET } from '@/core/resin/test/sheet';
 import type { CoatKind } from '@/core/piece';
 import { type Area, asId, type Coat, type Piece, plainArea, plainCoat } from '@/records';
-import { ledgerInput, thicknessOf } from './coatFacts';
+import { filmOf, ledgerInput } from './coatFacts';
 
 const area = (id: string, change: Partial<Area> = {}): Area => ({
   ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018, [
@@ -38,6 +38,7 @@ const coat = (
   ...{ id: asId(`c${order}`), pieceId: asId('p'), name: `Coat ${order}`, resinId: asId('r') },
   ...{ batchId: null, pouredMs: null, coveredMs: null, history: [] },
   ...{ order, kind, areaIds: areaIds.map((id) => asId(id)) },
+  staysM: areaIds.map(() => thicknessM),
   ...change,
 });
 const piece: Piece = {
@@ -47,14 +48,9 @@ const piece: Piece = {
   bellyM: 2e-3,
 };
 const input = (own: Coat, coats: readonly Coat[] = [own], sealed: readonly string[] = []) =>
-  ledgerInput({
-    coat: own,
-    piece,
-    areas,
-    coats,
-    resin: { sheet: TEST_SHEET },
-    sealed: new Set(sealed),
-  });
+  ledgerInput(own, { piece, areas, coats, sealed: new Set(sealed) }, TEST_SHEET);
+const film = (own: Coat, coats: readonly Coat[]) =>
+  filmOf(own, { piece, areas, coats, sealed: new Set() }, TEST_SHEET);
 
 describe('a coat as the ledger takes it', () => {
   it('the first flood meets pores, belly, tilt, walls, an open recess and edges that hold so much', () => {
@@ -64,61 +60,76 @@ describe('a coat as the ledger takes it', () => {
       count: 2,
       belowM: 0,
       soakM: 0.06e-3,
-      bellyM: 2e-3,
-      wedge: { lengthM: 0.3, slope: 0.005 },
+      belly: { sagM: 2e-3 },
+      wedge: { slope: 0.005 },
       pits: [{ depthM: 3e-3 }],
     });
     expect(first?.dammedM).toBeCloseTo(0.2, 12);
+    // 300 × 200 mm askew at 3 : 4: 0.6 · 300 + 0.8 · 200 mm long, and half of it ahead.
+    expect(first?.wedge?.lengthM).toBeCloseTo(0.34, 12);
+    expect(first?.wedge?.aheadM).toBeCloseTo(0.17, 12);
+    expect(first?.belly?.share).toBeCloseTo(0.486, 2);
     const holds = domeOn(
-      { ...domeShapeOf(face.shape), discM: null },
+      { ...domeShapeOf(face.shape, [false, false, false, true]), discM: null },
       RIM.safe,
       mixLength(TEST_SHEET),
     );
     expect(first?.cover).toEqual({ by: 'film', holdsM: holds.meanM });
     const ledger = coatLedger(input(flood));
     expect(ledger.ok && ledger.value.lines.map((l) => l.id)).toEqual([
-      ...['face', 'recess', 'soak', 'meniscus', 'wedge', 'belly', 'edges', 'cup', 'reserve'],
+      ...[
+        'face',
+        'recess',
+        'soak',
+        'meniscus',
+        'wedge',
+        'belly',
+        'edges',
+        'bead',
+        'cup',
+        'reserve',
+      ],
     ]);
   });
   it('the second lies on a level, closed ground', () => {
     const coats = [coat(1, 'flood', ['face'], 1.6e-3), coat(2, 'flood', ['face'], 1.6e-3)];
     const [second] = input(coats[1] ?? coat(9, 'flood', []), coats).areas;
     expect(second).toMatchObject({ belowM: 1.6e-3, soakM: 0, pits: [] });
-    expect(second).toMatchObject({ bellyM: 0, wedge: null });
+    expect(second).toMatchObject({ belly: null, wedge: null });
   });
   it('a ground that Prepare has sealed drinks nothing', () => {
     const flood = coat(1, 'flood', ['face']);
     expect(input(flood, [flood], ['face']).areas[0]?.soakM).toBe(0);
   });
-  it('a brushed coat makes no lip and fills no belly; a back runs down no edge', () => {
+  it('a brushed coat makes no lip and fills no belly; a back in walls climbs them', () => {
     const [seal] = input(coat(1, 'seal', ['face'], 0.2e-3)).areas;
     expect(seal).toMatchObject({ dammedM: 0, pits: [] });
-    expect(seal).toMatchObject({ bellyM: 0, wedge: null });
+    expect(seal).toMatchObject({ belly: null, wedge: null });
     const [behind] = input(coat(1, 'back', ['back'])).areas;
     expect(behind).toMatchObject({
       openEdges: [],
       cover: { by: 'film', holdsM: null },
-      dammedM: 0,
     });
+    expect(behind?.dammedM).toBeCloseTo(1, 12);
   });
   it('an edge coat wets only edges; patch and overrides go through', () => {
-    expect(input(coat(1, 'edge', ['face'])).edgesOnly).toBe(true);
+    expect(input(coat(1, 'edge', ['face'])).edges).toEqual({ by: 'edge coat' });
     const own = { line: 'cup', volumeM3: 1e-6, reason: 'small' } as const;
     const patch = coat(1, 'patch', ['face'], 1e-3, { coverage: 0.1, overrides: [own] });
-    expect(input(patch)).toMatchObject({ coverage: 0.1, overrides: [own], edgesOnly: false });
+    expect(input(patch)).toMatchObject({ coverage: 0.1, overrides: [own], edges: { by: 'brush' } });
   });
 });
 
 describe('thickness on the piece', () => {
   it('a fill has what is open of its recess, under a flood or over it', () => {
     const fill = coat(2, 'fill', ['pit'], 1e-3, { intent: { by: 'fill', belowM: 0 } });
-    const alone = thicknessOf({ ...fill, order: 1 }, areas, [], TEST_SHEET);
-    expect(alone.ok && alone.value).toBeCloseTo(3e-3, 12);
-    const over = thicknessOf(fill, areas, [coat(1, 'flood', ['face'])], TEST_SHEET);
+    const alone = film({ ...fill, order: 1 }, []);
+    expect(alone.ok && alone.value.thicknessM).toBeCloseTo(3e-3, 12);
+    const over = film(fill, [coat(1, 'flood', ['face'])]);
     expect(over).toMatchObject({ ok: false, issues: [{ path: ['belowM'], code: 'does-not-fit' }] });
   });
   it('a coat whose areas are gone says so', () => {
-    const lost = thicknessOf(coat(1, 'flood', ['gone']), areas, [], TEST_SHEET);
+    const lost = film(coat(1, 'flood', ['gone']), []);
     expect(lost).toMatchObject({ ok: false });
     expect(coatLedger(input(coat(1, 'flood', ['gone'])))).toMatchObject({
       ok: false,

@@ -1,6 +1,8 @@
 import {
   coatLedger,
   filmChecks,
+  planBatch,
+  type BatchPlan,
   type FilmCheck,
   type Ledger,
   type LedgerInput,
@@ -15,9 +17,9 @@ import {
   type MixSplit,
 } from '@/core/resin';
 import type { Result } from '@/core/result';
-import { checkInput, ledgerInput, type CoatFacts } from './coatFacts';
+import { checkInput, ledgerInput, sealedAreas, type PlanGround } from './coatFacts';
 import { AREA_KINDS } from '@/core/piece';
-import type { Area, Batch, Coat, Piece, PrepRecord, Resin, Settings } from '@/records';
+import type { Area, Batch, Coat, Piece, Resin, Settings } from '@/records';
 import { clockOf } from './clockOf';
 import { byId, ofPiece } from './ofPiece';
 import { each, type Tolerated } from './rowTrouble';
@@ -44,6 +46,8 @@ export interface CoatView {
 export interface PieceView {
   readonly piece: Piece;
   readonly areas: readonly Area[];
+  /** Areas whose pores Prepare has closed. */
+  readonly sealed: ReadonlySet<string>;
   readonly coats: readonly CoatView[];
   /** The topmost coat that lies on the piece. */
   readonly top: CoatView | null;
@@ -51,10 +55,6 @@ export interface PieceView {
   readonly upcoming: CoatView | null;
   readonly openDefects: number;
 }
-
-/** Areas whose pores Prepare has closed. */
-const sealedAreas = (tasks: readonly PrepRecord[]): Set<string> =>
-  new Set(tasks.filter((t) => t.rule === 'seal' && t.state === 'done').flatMap((t) => t.scope));
 
 function viewCoat(
   coat: Coat,
@@ -104,6 +104,7 @@ function makeView(shop: Shop, piece: Piece, nowMs: number, before: Known | undef
   return {
     piece,
     areas: around.areas,
+    sealed: around.sealed,
     coats: own,
     top: own.findLast((v) => v.clock !== null) ?? null,
     upcoming: own.find((v) => v.clock === null) ?? null,
@@ -151,22 +152,27 @@ export function readViews(shop: Shop, nowMs: number): Tolerated<PieceView> {
 export const pieceViews = (shop: Shop, nowMs: number): readonly PieceView[] =>
   readViews(shop, nowMs).values;
 
-const factsOf = (view: CoatView, change: Partial<Coat>): CoatFacts => ({
-  coat: { ...view.coat, ...change },
-  piece: view.piece,
-  areas: view.around.areas,
-  coats: view.around.coats,
-  resin: view.resin,
-  sealed: view.around.sealed,
+/** What a coat lies on and beside. */
+export const groundOf = ({ piece, around }: Pick<CoatView, 'piece' | 'around'>): PlanGround => ({
+  piece,
+  ...around,
 });
 
 /** What the ledger of a coat is made from; `change` is what the user is trying out. */
 export const ledgerInputOf = (view: CoatView, change: Partial<Coat> = {}): LedgerInput =>
-  ledgerInput(factsOf(view, change));
+  ledgerInput({ ...view.coat, ...change }, groundOf(view), view.resin.sheet);
 
-/** What the film of a coat will do; `mask` is the linear dome’s mean as it was solved on the outline. */
-export const filmChecksOf = (view: CoatView, mask: number | null): FilmCheck[] =>
-  filmChecks(checkInput(factsOf(view, {}), mask));
+/** What the film of a coat will do, with the ledger that it is mixed by. */
+export const filmChecksOf = (
+  view: CoatView,
+  ledger: Ledger | null,
+  { roomTemperatureK }: Pick<Settings, 'roomTemperatureK'>,
+): FilmCheck[] =>
+  filmChecks(checkInput(view.coat, groundOf(view), view.resin.sheet, ledger, roomTemperatureK));
+
+/** One batch that serves several coats of one resin. */
+export const batchOf = (views: readonly CoatView[]): Result<BatchPlan> =>
+  planBatch(views.map((view) => ledgerInputOf(view)));
 
 /** Ledgers of coats as they stand, by what is around them: both change with their rows. */
 const ledgers = new WeakMap<CoatView['around'], Map<Coat, Result<Ledger>>>();

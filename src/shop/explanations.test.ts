@@ -1,3 +1,4 @@
+import { ledgerArea } from '@/core/coat';
 import { totalExplanation } from '@/core/coat';
 import {
   splitMix,
@@ -8,7 +9,7 @@ import {
   clockExplanation,
   mixDensity,
 } from '@/core/resin';
-import { type Area, ledgerArea } from '@/records';
+import { type Area } from '@/records';
 import { pieceViews, splitOf, clockNow } from '@/shop/coatView';
 import { ledgerOf } from '@/shop/coatView';
 import { demoView, METRIC, NOW } from '../features/test/shop';

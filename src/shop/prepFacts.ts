@@ -1,4 +1,5 @@
-import { measureShape, shapeBox, steepest } from '@/core/geometry';
+import { measureArea } from '@/core/coat';
+import { measureShape, shapeBox, steepest, reachOf, type Point } from '@/core/geometry';
 import {
   holdsBack,
   placeTasks,
@@ -16,7 +17,6 @@ import {
   type Area,
   type Coat,
   type Id,
-  measureArea,
   type Piece,
   type PrepRecord,
   type Settings,
@@ -91,6 +91,9 @@ function areasOf(rows: readonly Area[]): readonly PrepArea[] {
 /** Longest side of a face, m. */
 const spans = new WeakMap<Area, number>();
 
+const uphill = ({ level }: Piece): Point => [level?.tilt.alongX ?? 0, level?.tilt.alongY ?? 0];
+const leans = (piece: Piece): boolean => Math.hypot(...uphill(piece)) > 0;
+
 function spanOf(face: Area | undefined): number {
   if (!face) return 1e-3;
   const known = spans.get(face);
@@ -140,13 +143,13 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
     daylight: piece.use.daylight,
     hardware: piece.marks.map((m) => m.name),
     slope: piece.level ? steepest(piece.level.tilt).slope : null,
-    spanM: spanOf(face),
+    spanM: face && leans(piece) ? reachOf(face.shape, uphill(piece)).lengthM : spanOf(face),
     areas: areasOf(areas),
     coats: ofPiece(rows.coats, piece.id).map((coat) => {
       const sheet = byId(rows.resins, coat.resinId)?.sheet;
-      const { id, name, kind, order, areaIds, thicknessM, coverage } = coat;
+      const { id, name, kind, order, areaIds, thicknessM, staysM, coverage } = coat;
       const poured = sheet ? coatInstants(coat, sheet, nowMs) : null;
-      return { id, name, kind, order, areaIds, thicknessM, coverage, poured };
+      return { id, name, kind, order, areaIds, thicknessM, staysM, coverage, poured };
     }),
     defects: ofPiece(rows.defects, piece.id).filter((d) => d.repairedMs === null),
     masks: laidMasks(records),

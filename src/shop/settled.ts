@@ -1,16 +1,28 @@
-import { thicknessOf } from './coatFacts';
-import type { Area, Coat, Resin } from '@/records';
+import type { Area, Coat, Piece, PrepRecord, Resin } from '@/records';
+import { filmOf, sealedAreas, type PlanGround } from './coatFacts';
 
 /** Rows with the film that came of them: the same row gives the same object while its film is the same. */
 const known = new WeakMap<Coat, Coat>();
 
-function withFilm(coat: Coat, thicknessM: number): Coat {
-  if (Math.abs(thicknessM - coat.thicknessM) <= 1e-9) return coat;
+const alike = (a: readonly number[], b: readonly number[]): boolean =>
+  a.length === b.length && a.every((m, i) => Math.abs(m - (b[i] ?? NaN)) <= 1e-9);
+
+function settledAs(coat: Coat, thicknessM: number, staysM: readonly number[]): Coat {
+  if (Math.abs(thicknessM - coat.thicknessM) <= 1e-9 && alike(staysM, coat.staysM)) return coat;
   const before = known.get(coat);
-  if (before?.thicknessM === thicknessM) return before;
-  const settled = { ...coat, thicknessM };
+  if (before?.thicknessM === thicknessM && alike(before.staysM, staysM)) return before;
+  const settled = { ...coat, thicknessM, staysM };
   known.set(coat, settled);
   return settled;
+}
+
+/** All rows of one piece that its films hang on. */
+export interface PieceRows {
+  readonly piece: Piece;
+  readonly areas: readonly Area[];
+  readonly coats: readonly Coat[];
+  readonly tasks: readonly PrepRecord[];
+  readonly resins: readonly Resin[];
 }
 
 /**
@@ -18,19 +30,22 @@ function withFilm(coat: Coat, thicknessM: number): Coat {
  * intention on the survey, the sheet and what lies below, however long ago its row was written; what is being mixed
  * or poured keeps the film that it was mixed for. Where an intention cannot be met the film of the row stays, and the
  * screen says why.
- * @param coats of one piece @param areas all areas of that piece
  */
-export function settledCoats(
-  coats: readonly Coat[],
-  areas: readonly Area[],
-  resins: readonly Resin[],
-): Coat[] {
+export function settledCoats({ piece, areas, coats, tasks, resins }: PieceRows): Coat[] {
   const laid = [...coats].sort((a, b) => a.order - b.order);
+  const sealed = sealedAreas(tasks);
   for (const [i, coat] of laid.entries()) {
     const sheet = resins.find((r) => r.id === coat.resinId)?.sheet;
     if (coat.batchId !== null || !sheet) continue;
-    const found = thicknessOf(coat, areas, laid, sheet);
-    if (found.ok) laid[i] = withFilm(coat, found.value);
+    const ground: PlanGround = { piece, areas, coats: laid, sealed };
+    const found = filmOf(coat, ground, sheet);
+    if (found.ok) laid[i] = settledAs(coat, found.value.thicknessM, found.value.staysM);
+    else if (coat.staysM.length !== coat.areaIds.length)
+      laid[i] = settledAs(
+        coat,
+        coat.thicknessM,
+        coat.areaIds.map(() => coat.thicknessM),
+      );
   }
   return laid;
 }

@@ -17,7 +17,7 @@ import {
   type WetSession,
 } from '@/records';
 import { ofPiece } from './ofPiece';
-import { settledCoats } from './settled';
+import { settledCoats, type PieceRows } from './settled';
 
 /** All small tables of the shop as they are now, what is planned settled; log and photos are asked for where they are shown. */
 export interface Shop {
@@ -58,9 +58,7 @@ function ordered<T extends LiveTable>(table: T, rows: readonly Tables[T][]): rea
   return by ? [...rows].sort(by) : rows;
 }
 
-interface Settled {
-  readonly coats: readonly Coat[];
-  readonly areas: readonly Area[];
+interface Settled extends PieceRows {
   readonly settled: readonly Coat[];
 }
 /** What was settled for a piece, with the rows that it hangs on; by the resins it was settled with. */
@@ -68,32 +66,37 @@ const known = new WeakMap<readonly Resin[], Map<string, Settled>>();
 
 const sameRows = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a === b || (a.length === b.length && a.every((row, i) => row === b[i]));
+const sameBehind = (a: PieceRows, b: PieceRows): boolean =>
+  a.piece === b.piece &&
+  sameRows(a.coats, b.coats) &&
+  sameRows(a.areas, b.areas) &&
+  sameRows(a.tasks, b.tasks);
 
 /** A row that cannot be read is left as it is: the views stumble over it next, and name it. */
-function settledOr(
-  coats: readonly Coat[],
-  areas: readonly Area[],
-  resins: readonly Resin[],
-): readonly Coat[] {
+function settledOr(rows: PieceRows): readonly Coat[] {
   try {
-    return settledCoats(coats, areas, resins);
+    return settledCoats(rows);
   } catch {
-    return coats;
+    return rows.coats;
   }
 }
 
-function settle({ pieces, areas, coats, resins }: ShopRows): readonly Coat[] {
+function settle({ pieces, areas, coats, resins, tasks }: ShopRows): readonly Coat[] {
   const here = known.get(resins) ?? new Map<string, Settled>();
   known.set(resins, here);
   const own = new Map<Coat, Coat>();
-  for (const { id } of pieces) {
-    const of = { coats: ofPiece(coats, id), areas: ofPiece(areas, id) };
+  for (const piece of pieces) {
+    const of: PieceRows = {
+      ...{ piece, resins },
+      coats: ofPiece(coats, piece.id),
+      areas: ofPiece(areas, piece.id),
+      tasks: ofPiece(tasks, piece.id),
+    };
     // What was mixed keeps the film that it was mixed for.
     if (of.coats.every((c) => c.batchId !== null)) continue;
-    const before = here.get(id);
-    const stands = before && sameRows(before.coats, of.coats) && sameRows(before.areas, of.areas);
-    const settled = stands ? before.settled : settledOr(of.coats, of.areas, resins);
-    if (!stands) here.set(id, { ...of, settled });
+    const before = here.get(piece.id);
+    const settled = before && sameBehind(before, of) ? before.settled : settledOr(of);
+    if (settled !== before?.settled) here.set(piece.id, { ...of, settled });
     const place = new Map(settled.map((coat) => [coat.id, coat]));
     for (const coat of of.coats) own.set(coat, place.get(coat.id) ?? coat);
   }

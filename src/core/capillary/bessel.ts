@@ -40,3 +40,26 @@ export function logBesselI(order: 0 | 1, x: number): number {
     ? Math.log(powerSeries(order, x))
     : x - Math.log(2 * Math.PI * x) / 2 + Math.log(hankel(order, x));
 }
+
+/** Steps of the trapezium rule for K; it converges faster than any power on this integrand. */
+const K_STEPS = 60;
+
+/**
+ * K1(x) / K0(x) of the modified Bessel functions of the second kind.
+ * @param x > 0
+ * @returns > 1, towards 1 for a large x
+ * @throws RangeError on an x that is not above 0
+ * Source: K_n(x) = ∫ e^(−x cosh t) cosh(n t) dt, Abramowitz & Stegun 9.6.24, by the trapezium rule.
+ */
+export function besselKRatio(x: number): number {
+  assert(x > 0 && Number.isFinite(x), 'besselKRatio', x);
+  const end = Math.acosh(1 + 40 / x);
+  let [k0, k1] = [0.5, 0.5];
+  for (let i = 1; i <= K_STEPS; i += 1) {
+    const cosh = Math.cosh((end * i) / K_STEPS);
+    const term = Math.exp(-x * (cosh - 1));
+    k0 += term;
+    k1 += term * cosh;
+  }
+  return k1 / k0;
+}

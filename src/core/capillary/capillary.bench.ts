@@ -38,9 +38,11 @@ export function rows() {
     const d = mm / 1e3;
     const outline = {
       areaM2: (Math.PI * d * d) / 4,
-      perimeterM: Math.PI * d,
+      rimM: Math.PI * d,
       cornersRad: [],
-      holes: 0,
+      wallCornersRad: [],
+      bendRad: 2 * Math.PI,
+      curvaturePerM: 2 / d,
     };
     const exact = domeDisc(d, rad(degrees), length).meanM;
     return Math.abs(domeMean(outline, rad(degrees), length) / exact - 1);

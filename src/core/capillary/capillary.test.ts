@@ -147,15 +147,19 @@ describe('domes on discs and strips', () => {
 describe('domes on any outline', () => {
   const rect = (w: number, h: number) => ({
     areaM2: w * h,
-    perimeterM: 2 * (w + h),
+    rimM: 2 * (w + h),
     cornersRad: Array.from({ length: 4 }, () => Math.PI / 2),
-    holes: 0,
+    wallCornersRad: [],
+    bendRad: 0,
+    curvaturePerM: 0,
   });
   const disc = (d: number) => ({
     areaM2: (Math.PI * d * d) / 4,
-    perimeterM: Math.PI * d,
+    rimM: Math.PI * d,
     cornersRad: [],
-    holes: 0,
+    wallCornersRad: [],
+    bendRad: 2 * Math.PI,
+    curvaturePerM: 2 / d,
   });
   // van den Berg & Srisatkunarajah 1990, worked values.
   it.each([
@@ -185,7 +189,7 @@ describe('domes on any outline', () => {
     }
   });
   it('takes a mask that was solved on a grid in place of the closed form: H0 (1 − (1 − m) cos(θ/2))', () => {
-    const outline = { areaM2: 0.01, perimeterM: 0.4, cornersRad: [1.5], holes: 0, mask: 0.8 };
+    const outline = { ...rect(0.1, 0.1), mask: 0.8 };
     const wanted = puddleHeight(1, lc) * (1 - 0.2 * Math.cos(0.5));
     expect(domeMean(outline, 1, lc)).toBeCloseTo(wanted, 12);
   });

@@ -74,9 +74,11 @@ describe('film on a grid against closed forms', () => {
     const area = (Math.PI * 0.04 ** 2) / 2;
     const outline = {
       areaM2: area,
-      perimeterM: Math.PI * 0.04 + 0.08,
+      rimM: Math.PI * 0.04 + 0.08,
       cornersRad: [Math.PI / 2, Math.PI / 2],
-      holes: 0,
+      wallCornersRad: [],
+      bendRad: Math.PI,
+      curvaturePerM: 0,
     };
     // The closed form at a small angle is the linear mean over the puddle.
     const closed = domeMean(outline, 0.02, lc) / (2 * lc * Math.sin(0.01));

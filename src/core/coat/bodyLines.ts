@@ -1,6 +1,7 @@
+import { bead, edges, runOff } from './edgeLines';
 import { dome, face, recess, relief, soak } from './faceLines';
 import type { BodyLine } from './lineParts';
-import { belly, edges, meniscus, runOff, wedge } from './rimLines';
+import { belly, meniscus, wedge } from './rimLines';
 
 /** Every line of what lies on the piece or runs off it, in the order they are told. */
 export const BODY_LINES: readonly BodyLine[] = [
@@ -13,5 +14,6 @@ export const BODY_LINES: readonly BodyLine[] = [
   wedge,
   belly,
   edges,
+  bead,
   runOff,
 ];

@@ -10,7 +10,14 @@ const coat = (
   areaIds: readonly string[] = ['face'],
   thicknessM = 1e-3,
   coverage = 1,
-): BuildCoat => ({ order, kind, areaIds, thicknessM, coverage });
+): BuildCoat => ({
+  order,
+  kind,
+  areaIds,
+  thicknessM,
+  coverage,
+  staysM: areaIds.map(() => thicknessM),
+});
 
 describe('where a coat lies as a film', () => {
   it('a face takes its recesses with it, a fill leaves the face out', () => {
@@ -27,7 +34,10 @@ describe('what lies on each area', () => {
   it('nothing: every area is bare', () => {
     const lies = buildUp(areas, []);
     expect([...lies.keys()]).toEqual(['face', 'pit', 'back']);
-    expect(lies.get('face')).toEqual({ surfaceM: 0, films: [], top: null, last: null });
+    expect(lies.get('face')).toEqual({
+      ...{ surfaceM: 0, films: [], top: null, last: null },
+      levelled: false,
+    });
   });
   it('films add up; a flood levels over an open recess, a seal follows its floor', () => {
     const [seal, edge, flood, next] = [
@@ -49,10 +59,21 @@ describe('what lies on each area', () => {
     expect(under.get('back')).toMatchObject({ surfaceM: 0, top: null });
     expect(beneath({ order: 1 }, areas, all).get('face')?.top).toBeNull();
   });
+  it('what ran off does not lie there: the next coat, and what is under relief, see what stays', () => {
+    const flood = { ...coat(1, 'flood'), thicknessM: 3e-3, staysM: [1.8e-3] };
+    const on = buildUp(areas, [flood]).get('face');
+    expect(on?.surfaceM).toBeCloseTo(1.8e-3, 12);
+    expect(on?.films[0]?.topM).toBeCloseTo(1.8e-3, 12);
+  });
+  it('a poured coat levels its ground; a skim, however thick, follows it', () => {
+    const skim = { ...coat(1, 'seal'), thicknessM: 0.6e-3, staysM: [0.6e-3] };
+    expect(buildUp(areas, [skim]).get('face')?.levelled).toBe(false);
+    expect(buildUp(areas, [skim, coat(2, 'flood')]).get('face')?.levelled).toBe(true);
+  });
   it('an edge coat is the last on its area and lies nowhere on its face', () => {
     const edge = coat(1, 'edge');
     expect(buildUp(areas, [edge]).get('face')).toEqual({
-      ...{ surfaceM: 0, films: [], top: null },
+      ...{ surfaceM: 0, films: [], top: null, levelled: false },
       last: edge,
     });
   });

@@ -14,10 +14,19 @@ export interface BuildCoat {
   /** Place from the ground up. */
   readonly order: number;
   readonly areaIds: readonly string[];
+  /** Film that is poured, m. */
   readonly thicknessM: number;
+  /** Film that stays on each of its areas once what they cannot hold has run off, m, in their order. */
+  readonly staysM: readonly number[];
   /** Share of its areas that it covers, 0…1. */
   readonly coverage: number;
 }
+
+/** Film that a coat leaves on an area, m. */
+export const staysOn = (
+  { areaIds, staysM, thicknessM }: Pick<BuildCoat, 'areaIds' | 'staysM' | 'thicknessM'>,
+  areaId: string,
+): number => staysM[areaIds.indexOf(areaId)] ?? thicknessM;
 
 /** A film on an area, with the heights of its two surfaces above the area's own ground, m. */
 export interface Film<C> {
@@ -34,6 +43,8 @@ export interface OnArea<C> {
   readonly films: readonly Film<C>[];
   /** The topmost coat that lies all over it; null: its ground is bare. */
   readonly top: C | null;
+  /** A coat that was poured lies all over it: its surface is level, whatever hangs or leans below. */
+  readonly levelled: boolean;
   /** The topmost coat of any kind that was laid on it: it may only wet its edges, or a part. */
   readonly last: C | null;
 }
@@ -61,7 +72,7 @@ export function filmAreas<A extends Pick<BuildArea, 'id' | 'kind'>>(
   return face ? chosen.filter((a) => a.kind !== 'recess') : chosen;
 }
 
-const BARE: OnArea<never> = { surfaceM: 0, films: [], top: null, last: null };
+const BARE: OnArea<never> = { surfaceM: 0, films: [], top: null, last: null, levelled: false };
 
 /**
  * What lies on every area of a piece: the one answer for ledger, intention, preparation, section and map.
@@ -76,25 +87,28 @@ export function buildUp<C extends BuildCoat>(
   const lies = new Map<string, OnArea<C>>(areas.map((a) => [a.id, BARE]));
   const on = (id: string): OnArea<C> => lies.get(id) ?? BARE;
   for (const coat of [...coats].sort((a, b) => a.order - b.order)) {
-    const { thicknessM } = coat;
     const own = coat.kind === 'edge' ? [] : filmAreas(coat, areas);
     for (const id of coat.areaIds) if (lies.has(id)) lies.set(id, { ...on(id), last: coat });
     for (const { id } of own) {
-      const { surfaceM, films, top } = on(id);
-      const film = { coat, bottomM: surfaceM, topM: surfaceM + thicknessM };
+      const { surfaceM, films, top, levelled } = on(id);
+      const film = { coat, bottomM: surfaceM, topM: surfaceM + staysOn(coat, id) };
       const over = liesOver(coat);
       lies.set(id, {
         surfaceM: over ? film.topM : surfaceM,
         films: [...films, film],
         top: over ? coat : top,
         last: coat,
+        levelled: levelled || (over && !isBrushed(coat)),
       });
     }
-    if (!liesOver(coat) || !own.some((a) => a.kind === 'face')) continue;
+    const face = own.find((a) => a.kind === 'face');
+    if (!liesOver(coat) || !face) continue;
     for (const pit of areas.filter((a) => a.kind === 'recess')) {
       const under = on(pit.id);
       const filledM = Math.max(under.surfaceM, isBrushed(coat) ? 0 : pit.depthM);
-      lies.set(pit.id, { ...under, surfaceM: filledM + thicknessM, top: coat, last: coat });
+      const levelled = under.levelled || !isBrushed(coat);
+      const surfaceM = filledM + staysOn(coat, face.id);
+      lies.set(pit.id, { ...under, surfaceM, top: coat, last: coat, levelled });
     }
   }
   return lies;

@@ -9,15 +9,15 @@ const areas = Array.from({ length: 12 }, (_, i): LedgerArea => ({
   areaM2: 0.02 + i * 0.01,
   areaSigmaM2: 1e-5,
   count: 1 + (i % 3),
-  openEdges: i % 2 ? [{ areaM2: 0.01, heightM: 0.02 }] : [],
+  openEdges: i % 2 ? [{ areaM2: 0.01, heightM: 0.02, lengthM: 0.5 }] : [],
   cover: i % 4 === 0 ? { by: 'dome' } : { by: 'film', holdsM: 1.5e-3 },
   dammedM: 0.3,
   belowM: i * 1e-4,
   relief: [{ greatestM: 2e-3, meanM: 1e-3, share: 0.3 }],
   soakM: 6e-5,
   pits: [{ areaM2: 1e-3, depthM: 2e-3 }],
-  wedge: { lengthM: 0.4, slope: 1e-3 },
-  bellyM: 1e-3,
+  wedge: { lengthM: 0.4, slope: 1e-3, aheadM: 0.2 },
+  belly: { sagM: 1e-3, share: 0.48 },
 }));
 const coat = (thicknessM: number): LedgerInput => ({
   ...PLAIN_INPUT,

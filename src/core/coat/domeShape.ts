@@ -1,140 +1,165 @@
+import type { DomeOutline } from '../capillary';
 import {
-  capillaryLength,
-  domeDisc,
-  domeMean,
-  puddleHeight,
-  SURFACE_TENSION,
-  type DomeOutline,
-} from '../capillary';
-import { measureShape, shapeSides, type Point, type Shape } from '../geometry';
-import { converged, rootBetween, type Side } from '../numeric';
-import { mixDensity, type ResinSheet } from '../resin';
-import { assert } from '../result';
+  insideRing,
+  leastCurvature,
+  measureShape,
+  ringArea,
+  shapeSides,
+  sideTurns,
+  flattenPath,
+  type Point,
+  type Shape,
+  type TurnPiece,
+} from '../geometry';
 
-/** An outline as domes see it. */
+/** An outline as films see it. */
 export interface DomeShape extends DomeOutline {
-  /** Diameter where it is a plain disc, m: then domes are exact. */
+  /** Diameter where it is a plain disc with a rim all round, m: then domes are exact. */
   readonly discM: number | null;
-  /** Shortest stretch that ends in a sharp corner, m; Infinity for a smooth outline. */
+  /** Shortest stretch of rim that ends in a sharp corner, m; Infinity for a smooth outline. */
   readonly shortestM: number;
 }
 
-/** Sides shorter than this, in capillary lengths, feel both their corners: the closed form is not for them. */
-export const CLOSED_FORM_SIDE = 8;
+/** A rim is as straight as its straightest stretch of this length, m: about four capillary lengths. */
+const STRETCH_M = 8e-3;
+/** Drawn holes stay so close to their curves, m. */
+const FLAT_M = 0.05e-3;
 
-/** Turn between two stretches from which on a corner counts as sharp, rad. Judgement, no source. */
-const SHARP_RAD = 0.2;
+/** Pieces of rim in a row. */
+interface Run {
+  readonly pieces: readonly TurnPiece[];
+  readonly closed: boolean;
+  /** Turn between its last piece and the wall after it, and between the wall before and its first, rad. */
+  readonly wallTurns: readonly number[];
+}
 
-const turn = (a: Point, b: Point, c: Point): number => {
-  const [ux, uy, vx, vy] = [b[0] - a[0], b[1] - a[1], c[0] - b[0], c[1] - b[1]];
-  return Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy);
-};
-
-/**
- * What an outline comes to for a dome: area without bare parts, length of all rims, sharp corners.
- * @param shape lengths in m @returns m², m, rad
- * Source: corners from the directions in which drawn stretches meet.
- */
-export function domeShape(shape: Shape): DomeShape {
-  const { areaM2, perimeterM, sideLengthsM } = measureShape(shape);
-  const sides = shapeSides(shape);
-  const turns = sides.map((side, i) => {
-    const next = sides[(i + 1) % sides.length] ?? side;
-    const [a, b, c] = [side.at(-2), side.at(-1), next[1]];
-    return a && b && c ? turn(a, b, c) : 0;
+/** Splits pieces all round into runs of those that are rims. */
+function runsOf(pieces: readonly TurnPiece[], isRim: readonly boolean[]): Run[] {
+  if (isRim.every(Boolean)) return [{ pieces, closed: true, wallTurns: [] }];
+  const n = pieces.length;
+  const starts = pieces.flatMap((_, i) => (isRim[i] && !isRim.at(i - 1) ? [i] : []));
+  return starts.map((start) => {
+    let count = 1;
+    while (isRim[(start + count) % n]) count += 1;
+    const run = Array.from({ length: count }, (_, k) => pieces[(start + k) % n]).filter(
+      (p) => p !== undefined,
+    );
+    const wallTurns = [run.at(-1)?.cornerRad ?? 0, pieces.at(start - 1)?.cornerRad ?? 0];
+    return { pieces: run, closed: false, wallTurns };
   });
-  const sharp = turns.map((turned) => Math.abs(turned) > SHARP_RAD);
-  const cornersRad = turns
-    .filter((_, i) => sharp[i])
-    .map((turned) => Math.min(6, Math.max(0.1, Math.PI - turned)));
-  const shortestM = Math.min(
-    ...sideLengthsM.map((length, i) => (sharp[i] || sharp.at(i - 1) ? length : Infinity)),
+}
+
+/** A hole turns the other way: the film lies outside of it. */
+const outside = (p: TurnPiece): TurnPiece => ({
+  ...p,
+  bendRad: -p.bendRad,
+  cornerRad: -p.cornerRad,
+});
+
+/** For each straight piece of stretches whether its middle lies where `keep` says. */
+const middlesOf = (
+  sides: readonly (readonly Point[])[],
+  keep: (middle: Point) => boolean,
+): boolean[] =>
+  sides.flatMap((points) =>
+    points.slice(1).flatMap((to, i) => {
+      const from = points[i];
+      if (!from || Math.hypot(to[0] - from[0], to[1] - from[1]) < 1e-12) return [];
+      return [keep([(from[0] + to[0]) / 2, (from[1] + to[1]) / 2])];
+    }),
   );
-  const holes = shape.keepBare?.length ?? 0;
-  const discM = shape.kind === 'disc' && holes === 0 ? shape.diameterM : null;
-  return { areaM2, perimeterM, cornersRad, holes, discM, shortestM };
+
+/** A line of points with more of them, so that a part of it can be left out, m. */
+const STEP_M = 1e-3;
+const refined = (points: readonly Point[]): Point[] => [
+  ...points.slice(0, 1),
+  ...points.slice(1).flatMap((to, i) => {
+    const from = points[i] ?? to;
+    const count = Math.max(1, Math.ceil(Math.hypot(to[0] - from[0], to[1] - from[1]) / STEP_M));
+    return Array.from({ length: count }, (_, k): Point => {
+      const share = (k + 1) / count;
+      return [from[0] + share * (to[0] - from[0]), from[1] + share * (to[1] - from[1])];
+    });
+  }),
+];
+
+/** Runs of rim round the parts that stay bare, as far as they lie inside the outline. */
+function holeRuns(ring: readonly Point[], bare: readonly (readonly Point[])[]): Run[] {
+  return bare.flatMap((closed) => {
+    const pieces = (sideTurns([closed])[0] ?? []).map(outside);
+    const isRim = middlesOf([closed], (m) => insideRing(m, ring));
+    return runsOf(pieces, isRim);
+  });
 }
 
-const shapes = new WeakMap<Shape, DomeShape>();
+/**
+ * What an outline comes to for a film: area without bare parts, rims and their corners. Stretches with a wall hold
+ * the film up and are left out; parts that stay bare are rims, where they lie inside.
+ * @param shape lengths in m @param walls for each stretch whether a wall stands there @returns m², m, rad, 1/m
+ * Source: turning of the drawn outline, clockwise or not.
+ */
+export function domeShape(shape: Shape, walls: readonly boolean[] = []): DomeShape {
+  const { areaM2, sideLengthsM } = measureShape(shape);
+  const drawnSides = shapeSides(shape);
+  const ring = drawnSides.flatMap((side) => side.slice(1));
+  const holes = (shape.keepBare ?? [])
+    .map((path) => flattenPath(path, FLAT_M))
+    .filter((hole) => Math.abs(ringArea(hole)) > 0)
+    .map((hole) => [...hole, ...hole.slice(0, 1)]);
+  const cuts = holes.some((hole) => hole.some((p) => !insideRing(p, ring)));
+  const sides = cuts ? drawnSides.map(refined) : drawnSides;
+  const bare = cuts ? holes.map(refined) : holes;
+  const bySide = sideTurns(sides, shape.kind === 'regularPolygon' ? 0 : undefined);
+  const free = middlesOf(sides, (m) => !bare.some((hole) => insideRing(m, hole)));
+  const isRim = bySide.flatMap((pieces, i) => pieces.map(() => walls[i] !== true));
+  const outer = runsOf(
+    // A wall’s own corners are read off the piece before it, so all pieces stay.
+    bySide.flat(),
+    isRim.map((rim, i) => rim && free[i] !== false),
+  );
+  const runs = [...outer, ...holeRuns(ring, bare)].filter((run) => run.pieces.length > 0);
+  const within = ({ pieces, closed }: Run) => (closed ? pieces : pieces.slice(0, -1));
+  const cornersRad = runs.flatMap((run) =>
+    within(run).flatMap(({ cornerRad }) => (cornerRad === 0 ? [] : [innerAngle(cornerRad)])),
+  );
+  // Stretches are measured exactly where nothing is cut out of them.
+  const whole = free.every(Boolean);
+  const drawn = (run: Run) => run.pieces.reduce((sum, p) => sum + p.lengthM, 0);
+  const outerM = whole
+    ? sideLengthsM.reduce((sum, m, i) => sum + (walls[i] === true ? 0 : m), 0)
+    : outer.reduce((sum, run) => sum + drawn(run), 0);
+  const rimM = outerM + runs.slice(outer.length).reduce((sum, run) => sum + drawn(run), 0);
+  const sharp = bySide.map((pieces) => (pieces.at(-1)?.cornerRad ?? 0) !== 0);
+  const shortestM = Math.min(
+    ...sideLengthsM.map((length, i) =>
+      walls[i] !== true && (sharp[i] || sharp.at(i - 1)) ? length : Infinity,
+    ),
+  );
+  return {
+    areaM2,
+    rimM,
+    cornersRad,
+    wallCornersRad: runs.flatMap((run) => run.wallTurns.map(innerAngle)),
+    bendRad: runs.reduce((sum, run) => sum + run.pieces.reduce((s, p) => s + p.bendRad, 0), 0),
+    curvaturePerM: Math.min(
+      ...runs.map((run) => leastCurvature(run.pieces, run.closed, STRETCH_M)),
+    ),
+    discM: shape.kind === 'disc' && bare.length === 0 && walls[0] !== true ? shape.diameterM : null,
+    shortestM,
+  };
+}
 
-/** `domeShape`, remembered with the shape, which never changes. */
-export function domeShapeOf(shape: Shape): DomeShape {
-  const known = shapes.get(shape) ?? domeShape(shape);
-  shapes.set(shape, known);
+/** Inner angle of a corner, as far as the closed form goes, rad. */
+const innerAngle = (cornerRad: number): number => Math.min(6, Math.max(0.1, Math.PI - cornerRad));
+
+const shapes = new WeakMap<Shape, Map<string, DomeShape>>();
+
+/** {@link domeShape}, remembered with the shape, which never changes. */
+export function domeShapeOf(shape: Shape, walls: readonly boolean[] = []): DomeShape {
+  const here = shapes.get(shape) ?? new Map<string, DomeShape>();
+  shapes.set(shape, here);
+  const key = walls.map((w) => (w ? 'w' : '-')).join('');
+  const known = here.get(key) ?? domeShape(shape, walls);
+  here.set(key, known);
   return known;
-}
-
-/** Capillary length of a sheet’s mix, m. */
-export const mixLength = (sheet: ResinSheet): number =>
-  capillaryLength(SURFACE_TENSION, mixDensity(sheet));
-
-export interface DomeOn {
-  readonly centreM: number;
-  readonly meanM: number;
-  readonly volumeM3: number;
-}
-
-const known = new Map<string, DomeOn>();
-
-/**
- * The dome that an outline carries at an angle of its rim: exact on a disc, closed form on any other.
- * @param shape of the outline @param angleRad 0…π/2 @param lengthM capillary length, m
- * @returns height in the middle and mean, m, and volume, m³
- * Source: `domeDisc` and `domeMean`; away from curved rims the middle is as high as a puddle.
- */
-export function domeOn(shape: DomeShape, angleRad: number, lengthM: number): DomeOn {
-  if (shape.discM === null) {
-    const meanM = domeMean(shape, angleRad, lengthM);
-    const centreM = Math.max(meanM, puddleHeight(angleRad, lengthM));
-    return { centreM, meanM, volumeM3: meanM * shape.areaM2 };
-  }
-  const key = `${shape.discM} ${angleRad} ${lengthM}`;
-  const found = known.get(key);
-  if (found) return found;
-  const { centreM, meanM, amount } = domeDisc(shape.discM, angleRad, lengthM);
-  const dome = { centreM, meanM, volumeM3: amount };
-  if (known.size > 500) known.clear();
-  known.set(key, dome);
-  return dome;
-}
-
-/** Steps of an exact dome while an angle is looked for: 2 in a million of its mean, at half the price. */
-const SEEK_STEPS = 20;
-
-/**
- * Angle at which a dome has a height in its middle, or a mean.
- * @param wantedM m, > 0 @returns rad, or null where even an upright rim does not hold it
- * @throws RangeError when nothing is wanted, or the solver does not converge
- * Source: false position on the dome, which grows smoothly with the angle, from the height of a puddle.
- */
-export function angleFor(
-  shape: DomeShape,
-  which: 'centreM' | 'meanM',
-  wantedM: number,
-  lengthM: number,
-): number | null {
-  assert(wantedM > 0, 'angleFor', wantedM);
-  const { discM } = shape;
-  const at = (angle: number): number =>
-    (discM === null ? domeOn(shape, angle, lengthM) : domeDisc(discM, angle, lengthM, SEEK_STEPS))[
-      which
-    ] - wantedM;
-  const upright: Side = { x: Math.PI / 2, y: domeOn(shape, Math.PI / 2, lengthM)[which] - wantedM };
-  if (upright.y < 0) return null;
-  const tolerance = 1e-6 * wantedM;
-  // A puddle of that height is a good first guess: 2 lc sin(θ/2). The root lies a little to one side of it.
-  const guess = Math.min(2 * Math.asin(Math.min(0.7, wantedM / (2 * lengthM))), 1.4);
-  const near: Side = { x: guess, y: at(guess) };
-  if (Math.abs(near.y) <= tolerance) return near.x;
-  if (near.y > 0)
-    return converged(rootBetween(at, { x: 0, y: -wantedM }, near, { tolerance }), 'angleFor');
-  const beyond = Math.min(upright.x, guess * 1.25);
-  const over: Side = { x: beyond, y: at(beyond) };
-  // The coarser steps of the search may just miss what the upright rim holds.
-  if (over.y < 0 && beyond === upright.x) return upright.x;
-  const solved =
-    over.y >= 0
-      ? rootBetween(at, near, over, { tolerance })
-      : rootBetween(at, over, upright, { tolerance });
-  return converged(solved, 'angleFor');
 }

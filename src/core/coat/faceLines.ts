@@ -1,14 +1,23 @@
-import { areaInput, covers, film, stays, sum, type BodyLine, type LineContext } from './lineParts';
+import {
+  areaInput,
+  covers,
+  edgesOnly,
+  film,
+  POUR_SIGMA,
+  stays,
+  sum,
+  type BodyLine,
+  type LineContext,
+} from './lineParts';
 import type { LedgerArea } from './input';
 import { reliefRoom } from './relief';
 
-/** How evenly a flood lies, share of its thickness, one standard deviation. Judgement, no source. */
-const EVENNESS_SIGMA = 0.04;
 /** Surface tension and angles of a dome against truth, share of its mean. Judgement, no source. */
 const DOME_SIGMA = 0.06;
 export const face: BodyLine = {
   id: 'face',
-  sigmaShare: EVENNESS_SIGMA,
+  sigmaShare: POUR_SIGMA,
+  poured: true,
   volume: (a, c) => (a.cover.by === 'film' ? a.areaM2 * stays(a, c.thicknessM) * covers(c) : 0),
   explain: (areas, c) => {
     const flat = areas.filter((a) => a.cover.by === 'film');
@@ -21,7 +30,7 @@ export const face: BodyLine = {
         film('film thickness', c.thicknessM, 'chosen'),
         ...held.map((a) => film(`open edges of ${a.name} hold`, stays(a, c.thicknessM))),
       ],
-      source: 'Geometry; evenness of a flood ±4 % is judgement, no source.',
+      source: 'Geometry; a flood is poured to ± 4 %, with what runs off: judgement, no source.',
     };
   },
 };
@@ -84,7 +93,7 @@ const pits = (a: LedgerArea, c: LineContext) =>
 export const recess: BodyLine = {
   id: 'recess',
   sigmaShare: 0.05,
-  volume: (a, c) => (c.edgesOnly ? 0 : pits(a, c).reduce((s, p) => s + p.areaM2 * p.depthM, 0)),
+  volume: (a, c) => (edgesOnly(c) ? 0 : pits(a, c).reduce((s, p) => s + p.areaM2 * p.depthM, 0)),
   explain: (areas, c) => ({
     title: areas.some((a) => a.cover.by === 'recess') ? 'Fills the recess' : 'Runs into the recess',
     formula: 'area of the recess × depth that is filled',

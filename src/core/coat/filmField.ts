@@ -1,4 +1,6 @@
-import { domeFieldSteps, FIELD_TOLERANCE, type DomeField, type FieldSide } from '../capillary';
+import { domeFieldSteps, FIELD_TOLERANCE, maskMean, type FieldSide } from '../capillary';
+import { domeShapeOf } from './domeShape';
+import { coarsened, layeredField, type Grid } from './fieldGrid';
 import {
   checkShape,
   flattenPath,
@@ -39,15 +41,19 @@ export const CELL_LIMITS = { min: 200, max: 200_000 } as const;
 /** Cells of the box round an outline, those outside it included. */
 const MOST_BOX_CELLS = 1e6;
 
-/** Finest grid worth its time: a cell of this share of the capillary length is good to 0.02 %. */
-const FINEST = 0.4;
+/** Cell over the capillary length up to which the grid sees a rim: good to 0.06 %. */
+const RIM_CELL = 0.5;
+/** Finest grid worth its time, cell over the capillary length: the peak of a small disc is good to 0.1 %. */
+const FINEST = 0.05;
+/** Cells of a grid that is solved; a larger face has its rims laid on by the law of a straight one. */
+const MOST_SOLVED = 150_000;
 
 /**
  * Solves the shape of a film on any outline, step by step: yields the share that is done, 0–1.
  * @param input lengths in m; `cells` 200 to 200,000
  * @returns shares of the mean on a grid; the faults of the shape, `out-of-range`, `does-not-fit` when walls and
  *   sides differ in number or the outline is too thin for its size, or `not-converged`
- * Source: `domeField`; parts kept bare are taped, so they are walls.
+ * Source: `domeField`; on large faces `layeredField`, and the mean in closed form; parts kept bare are rims, where the film ends.
  */
 export function* filmFieldSteps({
   shape,
@@ -73,28 +79,34 @@ export function* filmFieldSteps({
     });
   const { areaM2 } = measureShape(shape);
   const { widthM, heightM } = shapeBox(shape);
-  const cellM = Math.min(
-    Math.max(Math.sqrt(areaM2 / cells), FINEST * lengthM),
-    Math.sqrt(areaM2) / 8,
-  );
+  const shownM = Math.sqrt(areaM2 / cells);
+  const cellM = Math.min(Math.max(shownM, FINEST * lengthM), Math.sqrt(areaM2) / 8);
   // The grid covers the box of the outline: a thin strip askew would fill it with cells that hold nothing.
-  const box = (widthM / cellM) * (heightM / cellM);
-  if (!(box <= MOST_BOX_CELLS))
+  const boxed = (m: number) => (widthM / m) * (heightM / m);
+  if (!(boxed(cellM) <= MOST_BOX_CELLS))
     return fail({
       code: 'does-not-fit',
       path: ['shape'],
-      value: Math.round(box),
+      value: Math.round(boxed(cellM)),
       allowed: { max: MOST_BOX_CELLS },
     });
   const ends: FieldSide[] = sides.map((points, i) => ({ points, wall: itemAt(walls, i) }));
   const bare = (shape.keepBare ?? []).map((path): FieldSide => ({
-    points: closed(flattenPath(path, cellM / 4)),
-    wall: true,
+    points: closed(flattenPath(path, Math.min(cellM, lengthM) / 4)),
+    wall: false,
   }));
-  const field = yield* shared(domeFieldSteps([...ends, ...bare], lengthM, cellM));
+  const outline = [...ends, ...bare];
+  // Cells as large as they are shown, cut small enough for the rim.
+  const cut = Math.ceil(cellM / (RIM_CELL * lengthM));
+  if (boxed(cellM / cut) > MOST_SOLVED) {
+    const mean = maskMean(domeShapeOf(shape, walls), lengthM);
+    return ok(normalised(layeredField(outline, lengthM, cellM), areaM2, mean));
+  }
+  const field = yield* shared(domeFieldSteps(outline, lengthM, cellM / cut));
   if (field.outcome !== 'converged')
     return fail({ code: 'not-converged', path: ['shape'], value: field.outcome });
-  return ok(normalised(field, areaM2));
+  const mean = Math.min(1, (field.volume * field.cellM ** 2) / areaM2);
+  return ok(coarsened(normalised(field, areaM2, mean), cut));
 }
 
 /** What is left of the equation falls by the same factor each step: the share done goes by its logarithm. */
@@ -114,20 +126,30 @@ const closed = (points: readonly Point[]): Point[] => {
   return first ? [...points, first] : [];
 };
 
-/** Scales rooms to the area of the outline, and shares to a mean of one. */
-function normalised(field: DomeField, areaM2: number): FilmField {
-  const { columns, rows, cellM, originM, shares, rooms, volume } = field;
-  let [held, room] = [0, 0];
-  for (let i = 0; i < shares.length; i += 1) {
-    held += (rooms[i] as number) * (shares[i] as number);
-    room += rooms[i] as number;
-  }
+/**
+ * Gives the cells at a rim the room that the trapezoids of the solver leave out beside it, and scales shares to a mean
+ * of one, so that rooms come to the area and the middle keeps its height.
+ */
+function normalised(field: Grid, areaM2: number, mean: number): FilmField {
+  const { columns, rows, cellM, originM } = field;
   const area = areaM2 / cellM ** 2;
-  const scaled = (values: Float64Array, by: number) => values.map((v) => v * by);
-  return {
-    ...{ columns, rows, cellM, originM },
-    mean: Math.min(1, volume / area),
-    shares: scaled(shares, room / held),
-    rooms: scaled(rooms, area / room),
+  let [held, room, rim] = [0, 0, 0];
+  const missing = (i: number): number => {
+    const own = field.rooms[i] as number;
+    const under = 1 - (field.shares[i] as number);
+    // Beside a wall the film is level, but for what the solver leaves.
+    return own > 0 && own !== 1 && under > 1e-3 ? under : 0;
   };
+  for (let i = 0; i < field.shares.length; i += 1) {
+    held += (field.rooms[i] as number) * (field.shares[i] as number);
+    room += field.rooms[i] as number;
+    rim += missing(i);
+  }
+  const more = rim > 0 ? Math.max(0, area - room) / rim : 0;
+  const even = area / (room + more * rim);
+  const rooms = field.rooms.map((v, i) => (v + more * missing(i)) * even);
+  const shares = field.shares.map((v, i) =>
+    v === 0 ? 0 : ((v * (field.rooms[i] as number)) / (rooms[i] as number)) * (area / held),
+  );
+  return { columns, rows, cellM, originM, mean, shares, rooms };
 }

@@ -1,4 +1,29 @@
-export { coatLedger, DEFAULT_REST_S, type Ledger, type LedgerLine } from './ledger';
+export { coatLedger, DEFAULT_REST_S, type Ledger } from './ledger';
+export type { LedgerLine } from './ledgerLine';
+export { planBatch, type BatchCoat, type BatchPlan } from './batch';
+export {
+  BAND_M,
+  bandFilm,
+  beadSection,
+  FLOOD_OVER_M2,
+  FLOOD_OVER_LIMITS_M2,
+  type EdgeWetting,
+} from './edgeWetting';
+export { edgeKinds, ledgerArea, measureArea, wallsOf, type PlanArea } from './planArea';
+export {
+  intentAreas,
+  ledgerInput,
+  plannedFilm,
+  staysOfFilm,
+  type PlanCoat,
+  type PlanInput,
+  type PlannedFilm,
+  type PlanPiece,
+} from './coatPlan';
+export { planCoat, checkInput, type CoatPlan } from './planCoat';
+export { usualIntent, type Usual, type UsualWhy } from './usualIntent';
+export { bellyShare } from './belly';
+export { filmShape } from './filmShape';
 export {
   COUNT_LIMITS,
   LEDGER_LINES,
@@ -10,14 +35,15 @@ export {
   type Cover,
   type LedgerArea,
   type LedgerEdge,
+  type LedgerWedge,
   type LedgerInput,
   type LedgerLineId,
   type LedgerOverride,
   type ReserveSchool,
 } from './input';
-export { BELLY_MEAN_SHARE, WALL_ANGLE_RAD } from './rimLines';
+export { WALL_ANGLE_RAD } from './rimLines';
 export { cupRest, CUP_DRAIN, GLOVE_AREA_M2, STICK_AREA_M2, type CupRest } from './cupFilm';
-export { LEVELLED_M, SOAK_M } from './soak';
+export { SOAK_M } from './soak';
 export { totalExplanation } from './totalExplanation';
 export { ruleExplanation, ruleOfThumb, VOLUME_RULES, type VolumeRule } from './rulesOfThumb';
 export { sectionStack, type Lamina, type SectionStack } from './sectionStack';
@@ -28,6 +54,7 @@ export {
   isBrushed,
   liesOver,
   RAISES_FROM,
+  staysOn,
   type BuildArea,
   type BuildCoat,
   type Film,
@@ -36,6 +63,7 @@ export {
 export {
   filmChecks,
   mixingChecks,
+  restOutlasts,
   type CheckArea,
   type CheckInput,
   type FilmCheck,
@@ -48,22 +76,17 @@ export { LOCK_LIFT_M, planLifts, type Lift, type LiftsInput } from './lifts';
 export { checkCoatOrder, type OrderedCoat } from './order';
 export { coatCost, type CoatCost, type CostInput, type ResinPrice } from './cost';
 export { leftOverPlan, type Filler, type LeftOverTake } from './leftOver';
-export {
-  angleFor,
-  CLOSED_FORM_SIDE,
-  domeOn,
-  domeShape,
-  domeShapeOf,
-  mixLength,
-  type DomeOn,
-  type DomeShape,
-} from './domeShape';
+export { domeShape, domeShapeOf, type DomeShape } from './domeShape';
+export { angleFor, CLOSED_FORM_SIDE, domeOn, mixLength, type DomeOn } from './domeOn';
 export {
   INTENTS,
   intentThickness,
   LEAST_COVER_M,
+  heldOn,
   RIM,
   SKIN_M,
+  SPREAD_M,
+  wettingOf,
   type Intent,
   type IntentArea,
   type IntentKind,
@@ -75,5 +98,6 @@ export {
   type FieldInput,
   type FilmField,
 } from './filmField';
-export { filmMap, type FilmMap, type FilmOver } from './thicknessMap';
+export { filmMap, filmOver, type FilmMap, type FilmOver } from './thicknessMap';
+export { liftsOf } from './liftsOf';
 export { READY_PLANS, type ReadyCoat, type ReadyPlan } from './readyPlans';

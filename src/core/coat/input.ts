@@ -1,5 +1,7 @@
 import type { DoublingLaw } from '../film';
+import { RESIN_DENSITY_KG_M3 } from '../resin';
 import type { Issue } from '../result';
+import { FLOOD_OVER_LIMITS_M2, type EdgeWetting } from './edgeWetting';
 import type { ReliefHeights } from './relief';
 
 /** How the coat lies on an area. */
@@ -17,7 +19,7 @@ export interface LedgerArea {
   readonly areaM2: number;
   readonly areaSigmaM2: number;
   readonly count: number;
-  /** Each open stretch of edge: its unrolled area, m², and the height over which it drains, m. */
+  /** Each open stretch of edge: its unrolled area, m², the height over which it drains and its length, m. */
   readonly openEdges: readonly LedgerEdge[];
   readonly cover: Cover;
   /** Length of edge with a wall, m. */
@@ -29,10 +31,18 @@ export interface LedgerArea {
   readonly soakM: number;
   /** Recesses that the coat runs into, with the depth that is still open, m. */
   readonly pits: readonly { readonly areaM2: number; readonly depthM: number }[];
-  /** Longest run, m, and rise over run of the propped piece; null where it levels over something that did. */
-  readonly wedge: { readonly lengthM: number; readonly slope: number } | null;
-  /** How far the middle of a canvas hangs, m. */
-  readonly bellyM: number;
+  /** How the propped piece is out of level; null where the coat levels over something that did. */
+  readonly wedge: LedgerWedge | null;
+  /** How far the middle of a canvas hangs, m, and its mean over that; null where it is level. */
+  readonly belly: { readonly sagM: number; readonly share: number } | null;
+}
+
+export interface LedgerWedge {
+  /** Rise over run where it is steepest. */
+  readonly slope: number;
+  /** Length of the area in that direction, and from its middle to its high end, m. */
+  readonly lengthM: number;
+  readonly aheadM: number;
 }
 
 /** An area with nothing on it but a film that nothing runs off. */
@@ -45,12 +55,13 @@ export const PLAIN_AREA = {
   soakM: 0,
   pits: [],
   wedge: null,
-  bellyM: 0,
+  belly: null,
 } as const satisfies Partial<LedgerArea>;
 
 export interface LedgerEdge {
   readonly areaM2: number;
   readonly heightM: number;
+  readonly lengthM: number;
 }
 
 /** Schools of how much more than the sum to mix. */
@@ -73,8 +84,7 @@ export interface LedgerInput {
   /** Age of the mix when the edges are wetted, s. */
   readonly restS: number;
   readonly reserve: ReserveSchool;
-  /** Only the edges are wetted. */
-  readonly edgesOnly: boolean;
+  readonly edges: EdgeWetting;
   /** Share of its areas that the coat covers, 0…1; a patch covers less than all. */
   readonly coverage: number;
   readonly overrides: readonly LedgerOverride[];
@@ -82,7 +92,8 @@ export interface LedgerInput {
 
 /** A coat that covers all of its areas, with every line as it is worked out. */
 export const PLAIN_INPUT = {
-  edgesOnly: false,
+  edges: { by: 'hand' },
+  reserve: { by: 'risk', confidence: 0.95 },
   coverage: 1,
   overrides: [],
 } as const satisfies Partial<LedgerInput>;
@@ -97,6 +108,7 @@ export const LEDGER_LINES = [
   'wedge',
   'belly',
   'edges',
+  'bead',
   'run-off',
   'cup',
   'reserve',
@@ -133,15 +145,22 @@ export function inputIssues(input: LedgerInput): Issue[] {
     check(at('dammedM'), area.dammedM, 0, 100);
     check(at('belowM'), area.belowM, 0, 1);
     check(at('soakM'), area.soakM, 0, 0.01);
-    check(at('bellyM'), area.bellyM, 0, 0.1);
+    if (area.belly) {
+      check([...at('belly'), 'sagM'], area.belly.sagM, 0, 0.1);
+      check([...at('belly'), 'share'], area.belly.share, 0, 1);
+    }
     area.openEdges.forEach((edge, k) => {
       check([...at('openEdges'), k, 'areaM2'], edge.areaM2, 0, 100);
       check([...at('openEdges'), k, 'heightM'], edge.heightM, 0, 1);
+      check([...at('openEdges'), k, 'lengthM'], edge.lengthM, 0, 100);
     });
     area.relief.forEach((relief, k) => {
       check([...at('relief'), k, 'share'], relief.share, 0, 1);
       check([...at('relief'), k, 'meanM'], relief.meanM, 0, relief.greatestM);
     });
+    // Reliefs lie beside each other.
+    const covered = area.relief.reduce((sum, r) => sum + r.share, 0);
+    if (area.relief.length > 1) check(at('relief'), covered, 0, 1 + 1e-9);
     area.pits.forEach((pit, k) => {
       check([...at('pits'), k, 'areaM2'], pit.areaM2, 0, area.areaM2);
       check([...at('pits'), k, 'depthM'], pit.depthM, 0, 1);
@@ -149,14 +168,19 @@ export function inputIssues(input: LedgerInput): Issue[] {
     if (area.wedge) {
       check([...at('wedge'), 'slope'], area.wedge.slope, 0, 1);
       check([...at('wedge'), 'lengthM'], area.wedge.lengthM, 1e-4, 20);
+      check([...at('wedge'), 'aheadM'], area.wedge.aheadM, 0, area.wedge.lengthM);
     }
   });
   check(['thicknessM'], input.thicknessM, THICKNESS_LIMITS_M.min, THICKNESS_LIMITS_M.max);
-  check(['densityKgM3'], input.densityKgM3, 700, 2500);
+  check(['densityKgM3'], input.densityKgM3, RESIN_DENSITY_KG_M3.min, RESIN_DENSITY_KG_M3.max);
   check(['law', 'viscosityPaS'], input.law.viscosityPaS, 0.01, 100);
   check(['law', 'doublingS'], input.law.doublingS, 30, 86400);
   check(['restS'], input.restS, 0, 86400);
   check(['coverage'], input.coverage, 1e-3, 1);
+  if (input.edges.by === 'flood') {
+    const { min, max } = FLOOD_OVER_LIMITS_M2;
+    check(['edges', 'perMetreM2'], input.edges.perMetreM2, min, max);
+  }
   const { reserve } = input;
   if (reserve.by === 'share')
     check(['reserve', 'share'], reserve.share, RESERVE_LIMITS.share.min, RESERVE_LIMITS.share.max);

@@ -1,10 +1,9 @@
-import type { Explanation } from '../explain';
 import { drainedEdgeMean } from '../film';
-import { normalQuantile } from '../numeric';
 import { fail, ok, type Result } from '../result';
 import { BODY_LINES } from './bodyLines';
-import { CUP_DRAIN, cupRest } from './cupFilm';
-import { covers, lineContext, stays, type BodyLine, type LineContext } from './lineParts';
+import { covers, lineContext, type BodyLine, type LineContext } from './lineParts';
+import { cupLine, normalShareBelow, reserveLine, usesGlove } from './overLines';
+import type { LedgerLine } from './ledgerLine';
 import {
   inputIssues,
   type LedgerArea,
@@ -13,23 +12,17 @@ import {
   type LedgerOverride,
 } from './input';
 
-export interface LedgerLine {
-  readonly id: LedgerLineId;
-  readonly volumeM3: number;
-  readonly explanation: Explanation;
-  /** What the ledger had worked out, m³, where the user set the line. */
-  readonly computedM3?: number;
-}
-
 export interface Ledger {
   readonly lines: readonly LedgerLine[];
-  /** What lies on each area, m³: all pieces, cup and reserve left out. */
+  /** What is poured on each area, m³: all pieces, what runs off among it, cup and reserve left out. */
   readonly byArea: readonly { readonly name: string; readonly volumeM3: number }[];
   /** Sum of all lines but the reserve, and its standard deviation, m³. */
   readonly neededM3: number;
   readonly sigmaM3: number;
   readonly totalM3: number;
   readonly totalKg: number;
+  /** What leaves the cup: the lines that lie on the piece or run off it, m³. */
+  readonly pouredM3: number;
   /** Of the total: reserve, run-off, cup and tools, m³. */
   readonly wasteM3: number;
   /** Chance that the total is enough, from the uncertainties of the lines. */
@@ -64,9 +57,12 @@ function withOverride(line: LedgerLine, overrides: readonly LedgerOverride[]): L
   };
 }
 
-/** Film to which an error of the area counts, m: a dome’s mean, or what stays on a face. */
-const filmOf = (body: BodyLine, a: LedgerArea, c: LineContext): number =>
-  body.id === 'dome' ? c.thicknessM : stays(a, c.thicknessM);
+/** How well a brushed film is known, share of it. Judgement, no source. */
+const BRUSH_SIGMA = 0.25;
+
+/** An error of the area counts for all that is poured on it: what lies there and what runs off. */
+const measuredSigma = (areas: readonly LedgerArea[], c: LineContext): number =>
+  Math.hypot(...areas.map((a) => a.areaSigmaM2 * a.count * c.thicknessM * covers(c)));
 
 function bodyLine(body: BodyLine, c: LineContext): LedgerLine | null {
   const parts = c.areas.map((a) => body.volume(a, c) * a.count);
@@ -74,107 +70,32 @@ function bodyLine(body: BodyLine, c: LineContext): LedgerLine | null {
   if (concerned.length === 0) return null;
   const volumeM3 = parts.reduce((s, v) => s + v, 0);
   // The same rule reads every dimension of a set, so errors of pieces alike add up in full.
-  const measured =
-    body.id === 'face' || body.id === 'dome'
-      ? Math.hypot(
-          ...concerned.map((a) => a.areaSigmaM2 * a.count * filmOf(body, a, c) * covers(c)),
-        )
-      : 0;
+  const measured = body.id === 'face' || body.id === 'dome' ? measuredSigma(concerned, c) : 0;
+  const brushed = c.edges.by === 'brush' || c.edges.by === 'edge coat';
+  const share = brushed ? Math.max(BRUSH_SIGMA, body.sigmaShare) : body.sigmaShare;
   return {
     id: body.id,
     volumeM3,
     explanation: {
       ...body.explain(concerned, c),
-      sigma: Math.hypot(measured, volumeM3 * body.sigmaShare),
+      sigma: Math.hypot(measured, volumeM3 * share),
     },
   };
 }
 
-function cupLine(netM3: number, c: LineContext): LedgerLine {
-  const glove = c.areas.some((a) => a.openEdges.length > 0);
-  const { volumeM3, filmM, wettedM2 } = cupRest(netM3, c.law, c.restS, c.densityKgM3, glove);
-  return {
-    id: 'cup',
-    volumeM3,
-    explanation: {
-      title: glove ? 'Stays on cup, stick and glove' : 'Stays on cup and stick',
-      formula: '(5/4 · π · d² + tools) × ⅔ √(d η / (ρ g t)), d = ∛(4 V / π)',
-      inputs: [
-        {
-          label: 'volume that leaves the cup, V',
-          value: netM3,
-          quantity: 'volume',
-          source: 'computed',
-        },
-        { label: 'wetted in all', value: wettedM2, quantity: 'area', source: 'computed' },
-        { label: 'film that stays', value: filmM, quantity: 'film', source: 'computed' },
-        {
-          label: 'held over the piece, t',
-          value: CUP_DRAIN.forS,
-          quantity: 'duration',
-          source: 'rule of thumb',
-        },
-        {
-          label: 'fresh viscosity',
-          value: c.law.viscosityPaS,
-          quantity: 'viscosity',
-          source: 'data sheet',
-        },
-        { label: 'age of the mix', value: c.restS, quantity: 'duration', source: 'rule of thumb' },
-      ],
-      source:
-        'Wetted cup as tall as wide, film as drained (Jeffreys 1930); 0.1–0.3 mm is common practice, no source.',
-      sigma: volumeM3 * CUP_DRAIN.sigmaShare,
-    },
-  };
-}
+const POURED: ReadonlySet<LedgerLineId> = new Set(
+  BODY_LINES.filter((line) => line.poured).map((line) => line.id),
+);
 
-function reserveLine(neededM3: number, sigmaM3: number, { reserve }: LedgerInput): LedgerLine {
-  if (reserve.by === 'share')
-    return {
-      id: 'reserve',
-      volumeM3: neededM3 * reserve.share,
-      explanation: {
-        title: 'Reserve',
-        formula: 'share × sum of the lines above',
-        inputs: [
-          { label: 'share', value: reserve.share, quantity: 'share', source: 'rule of thumb' },
-          { label: 'sum', value: neededM3, quantity: 'volume', source: 'computed' },
-        ],
-        source: 'School “a little over”: a fixed share. Common practice, no source.',
-      },
-    };
-  const z = normalQuantile(reserve.confidence);
-  return {
-    id: 'reserve',
-    volumeM3: z * sigmaM3,
-    explanation: {
-      title: 'Reserve',
-      formula: 'z × uncertainty of the sum, z from the chance to have enough',
-      inputs: [
-        {
-          label: 'sure not to run short',
-          value: reserve.confidence,
-          quantity: 'share',
-          source: 'chosen',
-        },
-        { label: 'uncertainty of the sum', value: sigmaM3, quantity: 'volume', source: 'computed' },
-      ],
-      source: 'Normal quantile; lines taken as independent.',
-    },
-  };
-}
-
-/** Standard normal distribution by inverting its quantile; good to 1e-6, enough for a percentage. */
-function normalShareBelow(z: number): number {
-  let low = 1e-9;
-  let high = 1 - 1e-9;
-  for (let i = 0; i < 40; i += 1) {
-    const middle = (low + high) / 2;
-    if (normalQuantile(middle) < z) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+/** Film, edges and what runs off are poured by one hand: their errors are one and add up; all others are their own. */
+export function sigmaOf(lines: readonly LedgerLine[]): number {
+  const of = (line: LedgerLine) => line.explanation.sigma ?? 0;
+  const poured = lines.filter((l) => POURED.has(l.id) && l.computedM3 === undefined);
+  const others = lines.filter((l) => !poured.includes(l));
+  return Math.hypot(
+    poured.reduce((s, l) => s + of(l), 0),
+    ...others.map(of),
+  );
 }
 
 /** Mean film on all open edges, m; 0 without any. */
@@ -191,7 +112,7 @@ function meanEdgeFilm({ areas, liquid }: LineContext): number {
  * @param input areas (m², m), film thickness (m, 20 µm to 50 mm), the mix (kg/m³, Pa s, s), reserve school, lines the user set
  * @returns lines, total in m³ and kg, uncertainty, or every fault with its path: `required`, `out-of-range`,
  *   `does-not-fit` where relief leaves the coat no room
- * Source: each line names its own. Lines are taken as independent.
+ * Source: each line names its own. What is poured has one error; all other lines are taken as independent.
  */
 export function coatLedger(input: LedgerInput): Result<Ledger> {
   const issues = inputIssues(input);
@@ -203,9 +124,9 @@ export function coatLedger(input: LedgerInput): Result<Ledger> {
     .map((line) => withOverride(line, overrides));
   const netM3 = body.reduce((s, line) => s + line.volumeM3, 0);
   if (!(netM3 > 0)) return fail({ code: 'does-not-fit', path: ['thicknessM'], value: netM3 });
-  const base = [...body, withOverride(cupLine(netM3, context), overrides)];
+  const base = [...body, withOverride(cupLine(netM3, context, usesGlove(context)), overrides)];
   const neededM3 = base.reduce((s, line) => s + line.volumeM3, 0);
-  const sigmaM3 = Math.hypot(...base.map((line) => line.explanation.sigma ?? 0));
+  const sigmaM3 = sigmaOf(base);
   const reserve = withOverride(reserveLine(neededM3, sigmaM3, input), overrides);
   const totalM3 = neededM3 + reserve.volumeM3;
   if (!(totalM3 > 0)) return fail({ code: 'does-not-fit', path: ['overrides'], value: totalM3 });
@@ -226,6 +147,7 @@ export function coatLedger(input: LedgerInput): Result<Ledger> {
     sigmaM3,
     totalM3,
     totalKg: totalM3 * input.densityKgM3,
+    pouredM3: netM3,
     wasteM3: lines
       .filter((l) => WASTE.includes(l.id))
       .reduce((s, l) => s + Math.max(0, l.volumeM3), 0),

@@ -10,11 +10,14 @@ export interface LiftsInput {
   /** Resin that lies on the ground already, m. */
   readonly belowM: number;
   readonly relief: readonly ReliefHeights[];
+  /** What open edges hold of one lift, m; null where none can run off. */
+  readonly holdsM: number | null;
   /** Parts lie loose: the first lift is streamed on thin, so that it locks them and moves none. */
   readonly loose: boolean;
 }
 
 export interface Lift {
+  /** Film that is poured, m. */
   readonly thicknessM: number;
   /** Level of its surface above the ground, m. */
   readonly topM: number;
@@ -33,11 +36,11 @@ export const LOCK_LIFT_M = 0.7e-3;
  * Lifts that a film is poured in: as few as the resin’s greatest depth allows, all alike, a thin one first over loose parts.
  * @param input all in m, thickness > 0
  * @returns lifts from the ground up; or `out-of-range` when the film is thinner than one lift may be, `does-not-fit`
- *   when it would take over a hundred
+ *   when it would take over a hundred, or lies between what so many lifts and one more come to
  * Source: greatest depth of the data sheet; first lift common practice, no source.
  */
 export function planLifts(input: LiftsInput): Result<readonly Lift[]> {
-  const { thicknessM, thinnestM, thickestM, belowM, relief, loose } = input;
+  const { thicknessM, thinnestM, thickestM, belowM, relief, loose, holdsM } = input;
   const issues: Issue[] = [];
   if (!(thicknessM >= thinnestM && thicknessM <= 1))
     issues.push({
@@ -66,11 +69,18 @@ export function planLifts(input: LiftsInput): Result<readonly Lift[]> {
   const first = loose && thicknessM - lock >= thinnestM ? lock : 0;
   const rest = thicknessM - first;
   const count = Math.max(1, Math.ceil(rest / thickestM - 1e-9));
+  if (rest / count < thinnestM * (1 - 1e-9))
+    return fail({
+      code: 'does-not-fit',
+      path: ['thicknessM'],
+      value: thicknessM,
+      allowed: { min: first + count * thinnestM, max: first + (count - 1) * thickestM },
+    });
   const films = [...(first > 0 ? [first] : []), ...Array<number>(count).fill(rest / count)];
   let top = belowM;
   return ok(
     films.map((film, i) => {
-      top += film;
+      top += Math.min(film, holdsM ?? film);
       return {
         thicknessM: film,
         topM: top,

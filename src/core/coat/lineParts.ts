@@ -28,7 +28,12 @@ export interface BodyLine {
   readonly explain: (areas: readonly LedgerArea[], context: LineContext) => Explanation;
   /** Standard deviation over the line’s volume. */
   readonly sigmaShare: number;
+  /** It is poured with the film: one hand, one error. */
+  readonly poured?: true;
 }
+
+/** How evenly a flood lies and how exactly it is poured, share of it, one standard deviation. Judgement, no source. */
+export const POUR_SIGMA = 0.04;
 
 export const sum = (areas: readonly LedgerArea[], of: (area: LedgerArea) => number): number =>
   areas.reduce((total, a) => total + of(a) * a.count, 0);
@@ -44,16 +49,19 @@ export const film = (
   value: number,
   source: ExplainInput['source'] = 'computed',
 ): ExplainInput => ({ label, value, quantity: 'film', source });
-export const volume = (label: string, value: number): ExplainInput => ({
-  label,
-  value,
-  quantity: 'volume',
-  source: 'computed',
-});
+export const volume = (
+  label: string,
+  value: number,
+  source: ExplainInput['source'] = 'computed',
+): ExplainInput => ({ label, value, quantity: 'volume', source });
 
 /** Film that stays on an area: what open edges cannot hold runs off. */
-export const stays = ({ cover, openEdges }: LedgerArea, thicknessM: number): number =>
+export const stays = (
+  { cover, openEdges }: Pick<LedgerArea, 'cover' | 'openEdges'>,
+  thicknessM: number,
+): number =>
   cover.by === 'film' && cover.holdsM !== null && openEdges.length > 0
     ? Math.min(thicknessM, cover.holdsM)
     : thicknessM;
-export const covers = (c: LineContext): number => (c.edgesOnly ? 0 : c.coverage);
+export const edgesOnly = ({ edges }: LineContext): boolean => edges.by === 'edge coat';
+export const covers = (c: LineContext): number => (edgesOnly(c) ? 0 : c.coverage);

@@ -70,6 +70,7 @@ describe('lifts', () => {
     thickestM: 6e-3,
     belowM: 0,
     relief: [{ greatestM: 6e-3, meanM: 3e-3, share: 0.5 }],
+    holdsM: null,
     loose: false,
   };
   const films = (change: Partial<LiftsInput>) => {

@@ -1,22 +1,9 @@
-import { drainedEdgeMean, tiltDifference } from '../film';
+import { tiltDifference } from '../film';
 import type { LedgerArea } from './input';
-import {
-  areaInput,
-  covers,
-  film,
-  stays,
-  sum,
-  volume,
-  type BodyLine,
-  type LineContext,
-} from './lineParts';
+import { areaInput, covers, film, sum, type BodyLine, type LineContext } from './lineParts';
 
-/** Drained edge film against truth: viscosity and doubling time from a sheet are ±30 %, the film goes with their root. */
-const EDGE_SIGMA = 0.15;
 /** Angle at which mixed epoxy meets a tape or plastic wall, rad. From memory, ± 20°. */
 export const WALL_ANGLE_RAD = (50 * Math.PI) / 180;
-/** Mean of an evenly loaded cloth’s sag over its greatest. */
-export const BELLY_MEAN_SHARE = 0.476;
 
 export const meniscus: BodyLine = {
   id: 'meniscus',
@@ -45,9 +32,13 @@ export const meniscus: BodyLine = {
   }),
 };
 
-const wedgeM = (a: LedgerArea, c: LineContext): number =>
-  a.wedge && a.wedge.slope > 0
-    ? tiltDifference(a.wedge.lengthM, a.wedge.slope, c.thicknessM, c.liquid) / 2
+/** What a tilt adds to the mean film so that the high end still gets its own, m. */
+export const wedgeM = (
+  { wedge: tilt }: Pick<LedgerArea, 'wedge'>,
+  { thicknessM, liquid }: Pick<LineContext, 'thicknessM' | 'liquid'>,
+): number =>
+  tilt && tilt.slope > 0
+    ? (tiltDifference(tilt.lengthM, tilt.slope, thicknessM, liquid) * tilt.aheadM) / tilt.lengthM
     : 0;
 
 export const wedge: BodyLine = {
@@ -55,15 +46,30 @@ export const wedge: BodyLine = {
   sigmaShare: 0.3,
   volume: (a, c) => a.areaM2 * wedgeM(a, c) * covers(c),
   explain: (areas, c) => {
-    const tilted = areas.filter((a) => a.wedge);
-    const steepest = Math.max(...tilted.flatMap((a) => a.wedge?.slope ?? []));
+    const tilted = areas.flatMap((a) => (a.wedge ? [{ ...a.wedge, addsM: wedgeM(a, c) }] : []));
+    const worst = [...tilted].sort((x, y) => y.addsM - x.addsM)[0];
     return {
       title: 'Out of level',
-      formula: 'area × difference / 2; difference = L · slope · (1 − 8/π² Σ e^(−n² τ/T) / n²)',
+      formula:
+        'area × slope · (z_max − z_mean) · (1 − 8/π² Σ e^(−n² τ/T) / n²), along the steepest slope',
       inputs: [
-        areaInput(tilted, c.coverage),
-        { label: 'rise over 1 m', value: steepest, quantity: 'length', source: 'measured' },
-        film('thicker on the low side', 2 * Math.max(...tilted.map((a) => wedgeM(a, c)))),
+        areaInput(
+          areas.filter((a) => a.wedge),
+          c.coverage,
+        ),
+        {
+          label: 'rise over 1 m',
+          value: worst?.slope ?? 0,
+          quantity: 'length',
+          source: 'measured',
+        },
+        {
+          label: 'length along the slope',
+          value: worst?.lengthM ?? 0,
+          quantity: 'length',
+          source: 'measured',
+        },
+        film('adds to the mean film', worst?.addsM ?? 0),
         {
           label: 'fluidity left, τ',
           value: c.liquid.fluidityPerPa,
@@ -80,89 +86,28 @@ export const wedge: BodyLine = {
 export const belly: BodyLine = {
   id: 'belly',
   sigmaShare: 0.2,
-  volume: (a, c) => a.areaM2 * a.bellyM * BELLY_MEAN_SHARE * covers(c),
+  volume: (a, c) => (a.belly ? a.areaM2 * a.belly.sagM * a.belly.share * covers(c) : 0),
   explain: (areas, c) => {
-    const hanging = areas.filter((a) => a.bellyM > 0);
+    const hanging = areas.flatMap((a) => (a.belly ? [a.belly] : []));
     return {
       title: 'Belly of the canvas',
-      formula: 'area × depth in the middle × 0.476',
+      formula: 'area × depth in the middle × mean over greatest sag',
       inputs: [
-        areaInput(hanging, c.coverage),
-        film('hangs in the middle', Math.max(...hanging.map((a) => a.bellyM)), 'measured'),
-      ],
-      source:
-        'Evenly loaded membrane, mean over greatest sag of a square (Timoshenko & Goodier, from memory); 0.5 on a disc.',
-      note: 'A support from the back takes it away, and the weight of the resin makes it deeper.',
-    };
-  },
-};
-
-const edgeFilm = (heightM: number, c: LineContext): number => drainedEdgeMean(heightM, c.liquid);
-
-export const edges: BodyLine = {
-  id: 'edges',
-  sigmaShare: EDGE_SIGMA,
-  volume: (a, c) => a.openEdges.reduce((s, e) => s + e.areaM2 * edgeFilm(e.heightM, c), 0),
-  explain: (areas, c) => {
-    const areaM2 = sum(areas, (a) => a.openEdges.reduce((s, e) => s + e.areaM2, 0));
-    const stay = sum(areas, (a) => edges.volume(a, c));
-    return {
-      title: 'Edges, as drained',
-      formula: 'edge area × ⅔ · √(H / (ρ g τ))',
-      inputs: [
-        { label: 'area of open edges', value: areaM2, quantity: 'area', source: 'measured' },
-        film('mean film that stays', areaM2 > 0 ? stay / areaM2 : 0),
+        areaInput(
+          areas.filter((a) => a.belly),
+          c.coverage,
+        ),
+        film('hangs in the middle', Math.max(...hanging.map((b) => b.sagM)), 'measured'),
         {
-          label: 'fluidity left, τ',
-          value: c.liquid.fluidityPerPa,
-          quantity: 'fluidity',
+          label: 'mean over greatest sag',
+          value: Math.max(...hanging.map((b) => b.share)),
+          quantity: 'number',
           source: 'computed',
         },
-        {
-          label: 'fresh viscosity',
-          value: c.law.viscosityPaS,
-          quantity: 'viscosity',
-          source: 'data sheet',
-        },
-        {
-          label: 'viscosity doubles in',
-          value: c.law.doublingS,
-          quantity: 'duration',
-          source: 'data sheet',
-        },
-        {
-          label: 'age of the mix at the edge',
-          value: c.restS,
-          quantity: 'duration',
-          source: 'rule of thumb',
-        },
-      ],
-      source: 'Jeffreys 1930 with the fluidity integral of a doubling law.',
-      note: 'Only what still hangs there when the resin stops; what runs off has its own line.',
-    };
-  },
-};
-
-export const runOff: BodyLine = {
-  id: 'run-off',
-  sigmaShare: 0.3,
-  volume: (a, c) => a.areaM2 * (c.thicknessM - stays(a, c.thicknessM)) * covers(c),
-  explain: (areas, c) => {
-    const open = areas.filter((a) => stays(a, c.thicknessM) < c.thicknessM);
-    return {
-      title: 'Runs off open edges',
-      formula: 'area × (film − what the edges hold)',
-      inputs: [
-        areaInput(open, c.coverage),
-        film('film poured', c.thicknessM, 'chosen'),
-        film('open edges hold', Math.min(...open.map((a) => stays(a, c.thicknessM)))),
-        volume(
-          'runs off',
-          sum(areas, (a) => runOff.volume(a, c)),
-        ),
       ],
       source:
-        'Capillary statics at 60°, from memory. Feed the edge from what runs off while it is fluid.',
+        'Evenly loaded membrane: Poisson’s equation on the outline; .477 on a square, ½ on a disc.',
+      note: 'A support from the back takes it away, and the weight of the resin makes it deeper.',
     };
   },
 };

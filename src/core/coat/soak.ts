@@ -6,5 +6,3 @@ export const SOAK_M: Readonly<Record<Porosity, number>> = {
   porous: 0.06e-3,
   'very porous': 0.15e-3,
 };
-/** Resin under a coat from which on its ground is level and closed, m. Judgement, no source. */
-export const LEVELLED_M = 0.3e-3;

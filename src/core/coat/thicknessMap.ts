@@ -1,16 +1,18 @@
 import type { Point } from '../geometry';
 import type { FilmField } from './filmField';
-import { BELLY_MEAN_SHARE } from './rimLines';
+import type { LedgerArea, LedgerInput } from './input';
+import { lineContext, stays } from './lineParts';
+import { wedgeM } from './rimLines';
 
 /** What lies over the even film of a map. */
 export interface FilmOver {
-  /** Mean film, m. */
+  /** Mean film that stays, m. */
   readonly thicknessM: number;
-  /** Half of the difference that a tilt makes, m, and the direction in which it gets thicker. */
+  /** What a tilt adds to the mean film, m, and the direction in which it gets thicker; nothing at the high end. */
   readonly wedgeM: number;
   readonly downhill: Point;
-  /** How far the middle of a canvas hangs, m. */
-  readonly bellyM: number;
+  /** What the belly of a canvas adds to the mean film, m. */
+  readonly bellyMeanM: number;
 }
 
 export interface FilmMap {
@@ -18,6 +20,15 @@ export interface FilmMap {
   readonly filmM: Float64Array;
   readonly greatestM: number;
   readonly volumeM3: number;
+}
+
+/** What lies on an area of a ledger over its even film; `downhill` is the survey's. */
+export function filmOver(area: LedgerArea, input: LedgerInput): Omit<FilmOver, 'downhill'> {
+  return {
+    thicknessM: stays(area, input.thicknessM),
+    wedgeM: wedgeM(area, lineContext(input)),
+    bellyMeanM: area.belly ? area.belly.sagM * area.belly.share : 0,
+  };
 }
 
 /** Weighted mean over the cells of a field. */
@@ -36,8 +47,8 @@ function meanOf({ rooms }: FilmField, value: (i: number) => number): number {
  * The thickness of a coat on each cell of a field.
  * @param field from `filmField` @param over lengths in m, >= 0
  * @returns m, and their integral, m³
- * Source: the film of the field, a plane wedge that adds its half difference, and the sag of an even load scaled to
- *   its mean; what each adds is the same as on the ledger.
+ * Source: the film of the field, a plane wedge from the high end down, and the sag of an even load scaled to its mean;
+ *   what each adds is the same as on the ledger.
  */
 export function filmMap(field: FilmField, over: FilmOver): FilmMap {
   const { columns, cellM, originM, shares, rooms } = field;
@@ -50,9 +61,10 @@ export function filmMap(field: FilmField, over: FilmOver): FilmMap {
     return x * over.downhill[0] + y * over.downhill[1];
   };
   const middle = meanOf(field, along);
-  let reach = 0;
+  let highEnd = middle;
   for (let i = 0; i < rooms.length; i += 1)
-    if ((rooms[i] as number) > 0) reach = Math.max(reach, Math.abs(along(i) - middle));
+    if ((rooms[i] as number) > 0) highEnd = Math.min(highEnd, along(i));
+  const reach = middle - highEnd;
   const [halfX, halfY] = [(columns * cellM) / 2, (shares.length / columns / 2) * cellM];
   const [midX, midY] = [originM[0] - cellM / 2 + halfX, originM[1] - cellM / 2 + halfY];
   const sag = (i: number) => {
@@ -64,9 +76,8 @@ export function filmMap(field: FilmField, over: FilmOver): FilmMap {
   const filmM = shares.map((share, i) => {
     const room = rooms[i] as number;
     if (room === 0) return 0;
-    const wedge = reach > 0 ? over.wedgeM * (1 + (along(i) - middle) / reach) : over.wedgeM;
-    const film =
-      over.thicknessM * share + wedge + (over.bellyM * BELLY_MEAN_SHARE * sag(i)) / sagMean;
+    const wedge = reach > 0 ? (over.wedgeM * (along(i) - highEnd)) / reach : over.wedgeM;
+    const film = over.thicknessM * share + wedge + (over.bellyMeanM * sag(i)) / sagMean;
     greatestM = Math.max(greatestM, film);
     volumeM3 += room * film * cellM ** 2;
     return film;

@@ -4,6 +4,7 @@ import {
   filmFieldSteps,
   LEDGER_LINES,
   PLAIN_AREA,
+  PLAIN_INPUT,
   planLifts,
   type FieldInput,
   type LedgerInput,
@@ -19,7 +20,7 @@ const relief = Joi.array()
   .items(Joi.object({ greatestM: number().min(0), meanM: number().min(0), share: number() }))
   .max(20);
 const openEdges = Joi.array()
-  .items(Joi.object({ areaM2: number(), heightM: number() }))
+  .items(Joi.object({ areaM2: number(), heightM: number(), lengthM: number() }))
   .max(60)
   .required();
 const area = Joi.object({
@@ -44,35 +45,42 @@ const area = Joi.object({
     .items(Joi.object({ areaM2: number(), depthM: number() }))
     .max(60)
     .default([]),
-  wedge: Joi.object({ lengthM: number(), slope: number() }).allow(null).default(null),
-  bellyM: amount(),
+  wedge: Joi.object({ lengthM: number(), slope: number(), aheadM: number() })
+    .allow(null)
+    .default(null),
+  belly: Joi.object({ sagM: number(), share: number() }).allow(null).default(null),
+});
+
+const edgeWetting = Joi.object({
+  by: Joi.valid('hand', 'flood', 'tool', 'brush', 'edge coat').required(),
+  perMetreM2: Joi.when('by', { is: 'flood', then: number(), otherwise: Joi.forbidden() }),
+});
+
+/** One coat as the ledger takes it. */
+export const ledgerSchema = Joi.object<LedgerInput>({
+  areas: Joi.array().items(area).max(200).required(),
+  thicknessM: number(),
+  densityKgM3: number(),
+  law: lawSchema,
+  restS: number(),
+  reserve: reserveSchema,
+  edges: edgeWetting.default(PLAIN_INPUT.edges),
+  coverage: maybe().default(1),
+  overrides: Joi.array()
+    .items(
+      Joi.object({
+        line: Joi.valid(...LEDGER_LINES).required(),
+        volumeM3: number(),
+        reason: Joi.string().max(500).required(),
+      }),
+    )
+    .max(LEDGER_LINES.length)
+    .default([]),
 });
 
 /** Computations of coats: volumes, lifts, films on any outline. */
 export const COAT = {
-  coatLedger: define(
-    Joi.object<LedgerInput>({
-      areas: Joi.array().items(area).max(200).required(),
-      thicknessM: number(),
-      densityKgM3: number(),
-      law: lawSchema,
-      restS: number(),
-      reserve: reserveSchema,
-      edgesOnly: flag().default(false),
-      coverage: maybe().default(1),
-      overrides: Joi.array()
-        .items(
-          Joi.object({
-            line: Joi.valid(...LEDGER_LINES).required(),
-            volumeM3: number(),
-            reason: Joi.string().max(500).required(),
-          }),
-        )
-        .max(LEDGER_LINES.length)
-        .default([]),
-    }),
-    coatLedger,
-  ),
+  coatLedger: define(ledgerSchema, coatLedger),
   planLifts: define(
     Joi.object<LiftsInput>({
       thicknessM: number(),
@@ -80,6 +88,7 @@ export const COAT = {
       thickestM: positive(),
       belowM: number().min(0),
       relief: relief.required(),
+      holdsM: maybe().allow(null).default(null),
       loose: flag().required(),
     }),
     planLifts,

@@ -1,9 +1,20 @@
 import Joi from 'joi';
-import { tiltDifference, tolerableSlope } from '../film';
+import { SURFACE_TENSION } from '../capillary';
+import { restOutlasts } from '../coat';
+import {
+  drainedEdgeMean,
+  fluidityLeft,
+  restForEdge,
+  tiltDifference,
+  tolerableSlope,
+  trappedBubble,
+  waveLeft,
+  type DoublingLaw,
+} from '../film';
 import { propLifts, type Point, type Tilt } from '../geometry';
 import { ok } from '../result';
 import { define } from './define';
-import { number, point, positive } from './schemas';
+import { lawSchema, maybe, number, point, positive } from './schemas';
 
 interface LevelInput {
   readonly tilt: Tilt;
@@ -15,8 +26,60 @@ interface LevelInput {
   readonly share: number;
 }
 
+interface EdgeRest {
+  readonly heightM: number;
+  readonly wantedM: number;
+  readonly densityKgM3: number;
+  readonly law: DoublingLaw;
+  readonly workingS: number | null;
+}
+interface Film {
+  readonly thicknessM: number;
+  readonly law: DoublingLaw;
+  readonly restS: number;
+  readonly densityKgM3: number;
+}
+const filmFields = {
+  thicknessM: positive().max(0.1),
+  law: lawSchema,
+  restS: maybe().min(0).max(86_400).default(0),
+  densityKgM3: positive(),
+};
+
 /** Computations of a film at rest. */
 export const FILM = {
+  edgeRest: define(
+    Joi.object<EdgeRest>({
+      heightM: positive().max(1),
+      wantedM: positive().max(0.01),
+      densityKgM3: positive(),
+      law: lawSchema,
+      workingS: maybe().allow(null).default(null),
+    }),
+    ({ heightM, wantedM, densityKgM3, law, workingS }) => {
+      const restS = restForEdge(wantedM, heightM, law, densityKgM3);
+      const fluidityPerPa = fluidityLeft(law);
+      return ok({
+        restS,
+        tooLong: restOutlasts(restS, workingS),
+        withoutRestM: drainedEdgeMean(heightM, { densityKgM3, fluidityPerPa }),
+      });
+    },
+  ),
+  waves: define(
+    Joi.object<Film & { waveM: number }>({ ...filmFields, waveM: positive().max(10) }),
+    ({ thicknessM, law, restS, densityKgM3, waveM }) =>
+      ok({
+        left: waveLeft(waveM, thicknessM, {
+          densityKgM3,
+          surfaceTension: SURFACE_TENSION,
+          fluidityPerPa: fluidityLeft(law, restS),
+        }),
+      }),
+  ),
+  bubbles: define(Joi.object<Film>(filmFields), ({ thicknessM, law, restS, densityKgM3 }) =>
+    ok({ staysM: trappedBubble(thicknessM, fluidityLeft(law, restS), densityKgM3) }),
+  ),
   levelPiece: define(
     Joi.object<LevelInput>({
       tilt: Joi.object({ alongX: number(), alongY: number() }).required(),

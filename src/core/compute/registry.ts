@@ -5,6 +5,7 @@ import type { Steps } from './define';
 import { EXCHANGE } from './exchange';
 import { FILM } from './film';
 import { GEOMETRY } from './geometry';
+import { PLAN } from './plan';
 import { PREP } from './prep';
 import { RESIN } from './resin';
 import { TRACE } from './trace';
@@ -20,6 +21,7 @@ export const COMPUTATIONS = {
   ...EXCHANGE,
   ...CAPILLARY,
   ...COAT,
+  ...PLAN,
   ...RESIN,
   ...PREP,
 } as const;

@@ -4,6 +4,7 @@ import {
   checkSheet,
   coatClock,
   ripeSeconds,
+  smallestBatchKg,
   splitMix,
   windowsByTemperature,
   workingTime,
@@ -79,6 +80,16 @@ export const RESIN = {
     }),
     ({ sheet, massKg, temperatureK }) =>
       withSheet(sheet, () => ({ workingS: workingTime(sheet, massKg, temperatureK) })),
+  ),
+  smallestBatch: define(
+    Joi.object<{ parts: MixParts; digitKg: number }>({
+      parts: mixPartsSchema,
+      digitKg: positive().max(1),
+    }),
+    ({ parts, digitKg }) => {
+      const split = splitMix(1e-3, parts);
+      return split.ok ? ok({ smallestKg: smallestBatchKg(parts, digitKg) }) : split;
+    },
   ),
   windowsByTemperature: define(
     Joi.object<{ sheet: ResinSheet; fromK: number; toK: number; count: number }>({

@@ -32,6 +32,7 @@ export { shapePath } from './shapePath';
 export { insideRing, ringArea, ringCentroid, selfCrossings } from './ring';
 export { sideTurns, type TurnPiece } from './sideTurns';
 export { reachOf, type Reach } from './reach';
+export { leastCurvature } from './leastCurvature';
 export {
   edgeBand,
   EASED_RADIUS_M,

@@ -21,10 +21,14 @@ const turn = (a: Point, b: Point, c: Point): number => {
 /**
  * How a closed outline turns, piece by piece, for each of its stretches.
  * @param sides stretches as polylines, m, each ending where the next begins, clockwise or not
+ * @param sharpRad a turn from which on a corner is sharp, rad; 0 where the outline has no curves
  * @returns for each stretch its pieces; all turns together come to 2π
- * Source: turning of polygons; turns under `SHARP_RAD` are those of a curve and lie half on either piece.
+ * Source: turning of polygons; lesser turns are those of a curve and lie half on either piece.
  */
-export function sideTurns(sides: readonly (readonly Point[])[]): TurnPiece[][] {
+export function sideTurns(
+  sides: readonly (readonly Point[])[],
+  sharpRad = SHARP_RAD,
+): TurnPiece[][] {
   const pieces = sides.flatMap((points, side) =>
     points.slice(1).flatMap((to, i) => {
       const from = points[i];
@@ -39,7 +43,7 @@ export function sideTurns(sides: readonly (readonly Point[])[]): TurnPiece[][] {
   });
   const curved = (i: number): number => {
     const turned = turnAfter.at(i) ?? 0;
-    return Math.abs(turned) <= SHARP_RAD ? turned : 0;
+    return Math.abs(turned) <= sharpRad ? turned : 0;
   };
   const found: TurnPiece[][] = sides.map(() => []);
   pieces.forEach(({ from, to, side }, i) => {
@@ -47,7 +51,7 @@ export function sideTurns(sides: readonly (readonly Point[])[]): TurnPiece[][] {
     found[side]?.push({
       lengthM: Math.hypot(to[0] - from[0], to[1] - from[1]),
       bendRad: (curved(i - 1) + curved(i)) / 2,
-      cornerRad: Math.abs(turned) > SHARP_RAD ? turned : 0,
+      cornerRad: Math.abs(turned) > sharpRad ? turned : 0,
     });
   });
   return found;

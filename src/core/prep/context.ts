@@ -17,7 +17,13 @@ export interface PrepContext extends PrepFacts {
   readonly ground: readonly { readonly area: PrepArea; readonly coatId: string | null }[];
 }
 
-const NOTHING: OnArea<PrepCoat> = { surfaceM: 0, films: [], top: null, last: null };
+const NOTHING: OnArea<PrepCoat> = {
+  surfaceM: 0,
+  films: [],
+  top: null,
+  last: null,
+  levelled: false,
+};
 
 /** Puts facts in order for the rules. */
 export function prepContext(facts: PrepFacts): PrepContext {

@@ -81,6 +81,8 @@ export interface PrepCoat {
   readonly order: number;
   readonly areaIds: readonly string[];
   readonly thicknessM: number;
+  /** Film that stays on each of its areas, m, in their order. */
+  readonly staysM: readonly number[];
   /** Share of its areas that it covers, 0…1. */
   readonly coverage: number;
   /** Null until it is poured. */

@@ -44,6 +44,7 @@ function busy(areas: number, coats: number): PrepFacts {
     order: i + 1,
     areaIds: list.filter((_, a) => a % 3 !== i % 3).map((a) => a.id),
     thicknessM: 1.6e-3,
+    staysM: [1.6e-3],
     coverage: 1,
     poured:
       i < lying

@@ -5,6 +5,7 @@ export {
   splitMix,
   volumeRatioBA,
   DENSITY_LIMITS_KG_M3,
+  RESIN_DENSITY_KG_M3,
   RATIO_LIMITS,
   type MixParts,
   type MixRatio,

@@ -31,6 +31,8 @@ export interface MixSplit {
 
 /** Widest densities of coating resins and hardeners, kg/m³. From memory. */
 export const DENSITY_LIMITS_KG_M3 = { min: 700, max: 2500 } as const;
+/** Densities that resins and hardeners have: thin amines 900, heavily filled resins 2200 kg/m³. From memory. */
+export const RESIN_DENSITY_KG_M3 = { min: 850, max: 2200 } as const;
 /** Widest ratio of one part to the other. From memory. */
 export const RATIO_LIMITS = { min: 0.01, max: 100 } as const;
 

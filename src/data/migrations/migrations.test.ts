@@ -132,6 +132,8 @@ describe('version 4: coats by intention and what they cost', () => {
         coverage: 1,
         overrides: [],
         colours: [],
+        // Version 7: what was poured is taken for what stays.
+        staysM: (coat as { areaIds: string[] }).areaIds.map(() => thicknessM),
       });
     }
   });

@@ -1,8 +1,8 @@
 import { checkCoatOrder } from '@/core/coat';
 import { assert } from '@/core/result';
 import type { ShopDb } from '../db';
-import { settledCoats } from '@/shop/settled';
-import { type Area, type Coat, COATS, type Id, type Resin } from '@/records';
+import { settledCoats, type PieceRows } from '@/shop/settled';
+import { type Coat, COATS, type Id } from '@/records';
 import { act, type ActionContext } from '../write';
 import equal from 'fast-deep-equal';
 import { ActionError, StaleActionError, type Stales } from '../errors';
@@ -41,29 +41,27 @@ export type CoatChange = Partial<
   >
 >;
 
-const TABLES = ['coats', 'areas', 'resins'] as const;
+const TABLES = ['coats', 'areas', 'resins', 'pieces', 'tasks'] as const;
 const byPlace = (a: Coat, b: Coat): number => a.order - b.order;
 
-interface PieceRows {
-  readonly areas: readonly Area[];
-  readonly resins: readonly Resin[];
-  readonly coats: readonly Coat[];
-}
-
+/** @throws StaleActionError when the piece is gone */
 export async function pieceRows(db: ShopDb, pieceId: Id<'piece'>): Promise<PieceRows> {
-  const [areas, resins, coats] = await Promise.all([
+  const [piece, areas, resins, coats, tasks] = await Promise.all([
+    db.pieces.get(pieceId),
     db.areas.where('pieceId').equals(pieceId).toArray(),
     db.resins.toArray(),
     db.coats.where('pieceId').equals(pieceId).toArray(),
+    db.tasks.where('pieceId').equals(pieceId).toArray(),
   ]);
-  return { areas, resins, coats };
+  if (!piece) throw new StaleActionError('piece gone');
+  return { piece, areas, resins, coats, tasks };
 }
 
 /**
  * Rows to write so that a piece has the coats of `next`, with the film of every planned one as it comes out now. (Rows, and no writes: a loop of its own would leave the transaction's zone.)
  */
-export function coatRows({ areas, resins, coats }: PieceRows, next: readonly Coat[]): Coat[] {
-  return settledCoats(next, areas, resins).filter((coat) => !coats.includes(coat));
+export function coatRows(rows: PieceRows, next: readonly Coat[]): Coat[] {
+  return settledCoats({ ...rows, coats: next }).filter((coat) => !rows.coats.includes(coat));
 }
 
 /**
@@ -83,6 +81,7 @@ export function planCoats(
     const added = plans.map((plan, i): Coat => ({
       ...COATS.defaults,
       ...plan,
+      staysM: plan.areaIds.map(() => plan.thicknessM),
       id: context.newId(),
       order: top + 1 + i,
     }));
@@ -233,6 +232,7 @@ export function splitCoat(
         intent: { by: 'given', thicknessM },
         overrides: [],
         thicknessM,
+        staysM: coat.areaIds.map(() => thicknessM),
       };
     });
     for (const row of coatRows(rows, [...others, ...lifts])) await w.put('coats', row);

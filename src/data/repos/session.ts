@@ -58,12 +58,23 @@ async function refuseHeld(db: ShopDb, coats: readonly Coat[], nowMs: number): Pr
 /** Coats with the film that they are mixed for: what was planned is frozen as it comes out now. */
 async function settledNow(db: ShopDb, coats: readonly Coat[]): Promise<Coat[]> {
   const ids = [...new Set(coats.map((c) => c.pieceId))];
-  const [all, areas, resins] = await Promise.all([
+  const [pieces, all, areas, tasks, resins] = await Promise.all([
+    db.pieces.bulkGet(ids),
     db.coats.where('pieceId').anyOf(ids).toArray(),
     db.areas.where('pieceId').anyOf(ids).toArray(),
+    db.tasks.where('pieceId').anyOf(ids).toArray(),
     db.resins.toArray(),
   ]);
-  const settled = ids.flatMap((id) => settledCoats(ofPiece(all, id), ofPiece(areas, id), resins));
+  const settled = pieces.flatMap((piece) =>
+    piece
+      ? settledCoats({
+          ...{ piece, resins },
+          coats: ofPiece(all, piece.id),
+          areas: ofPiece(areas, piece.id),
+          tasks: ofPiece(tasks, piece.id),
+        })
+      : [],
+  );
   return coats.map((coat) => settled.find((c) => c.id === coat.id) ?? coat);
 }
 

@@ -103,7 +103,7 @@ export function changeSurvey(
   photos: readonly NewPhoto[] = [],
   based: Based<Survey> | null = null,
 ): Promise<Survey> {
-  return act(db, context, ['pieces', 'areas', 'coats', 'resins', 'photos'], async (w) => {
+  return act(db, context, ['pieces', 'areas', 'coats', 'tasks', 'resins', 'photos'], async (w) => {
     const piece = await db.pieces.get(pieceId);
     if (!piece) throw new StaleActionError('piece gone');
     const before = await db.areas.where('pieceId').equals(pieceId).toArray();

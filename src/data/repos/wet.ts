@@ -176,7 +176,7 @@ export function pourCoat(
       pieceId: coat.pieceId,
       sessionId: batch.sessionId,
       text: coat.name,
-      figures: { thicknessM: coat.thicknessM, temperatureK },
+      figures: { thicknessM: coat.thicknessM, staysM: Math.min(...coat.staysM), temperatureK },
     });
   });
 }

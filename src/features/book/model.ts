@@ -41,6 +41,7 @@ const FIGURES: Readonly<Record<string, readonly [label: string, quantity: Quanti
   ratioErrorShare: ['ratio off by', 'share'],
   targetM3: ['mix', 'volume'],
   thicknessM: ['film', 'film'],
+  staysM: ['of it stays', 'film'],
   temperatureK: ['room', 'temperature'],
   humidity: ['humidity', 'share'],
   stirredS: ['stirred for', 'duration'],
@@ -52,6 +53,8 @@ export function entryWords({ entry, coat }: NamedEntry, format: Format): string 
   const figures = Object.entries(entry.figures).flatMap(([name, value]) => {
     const known = FIGURES[name];
     if (!known || typeof value !== 'number') return [];
+    // Said only where something ran off.
+    if (name === 'staysM' && value === entry.figures['thicknessM']) return [];
     const [label, quantity] = known;
     return [
       `${label} ${quantity === 'scale' ? format.scale(value).text : format.show(value, quantity).text}`,

@@ -44,7 +44,7 @@ export function CoatDesk({ view, selected, onSelect, list, children }: Props) {
             checks={[
               ...checkWords(mixingChecksOf(edit.edited, edit.split, settings), format),
               ...checkWords(
-                filmChecksOf(edit.edited, field.is === 'solved' ? field.field.mean : null),
+                filmChecksOf(edit.edited, edit.ledger.ok ? edit.ledger.value : null, settings),
                 format,
               ),
             ]}

@@ -1,10 +1,10 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
-import { CENTRE_CUT, measureShape, type CutLine } from '@/core/geometry';
-import { buildUp, filmAreas } from '@/core/coat';
+import { CENTRE_CUT, type CutLine } from '@/core/geometry';
+import { buildUp, filmAreas, filmOver, type FilmOver } from '@/core/coat';
 import type { Area } from '@/records';
-import type { CoatView, PieceView } from '@/shop/coatView';
+import { ledgerInputOf, type CoatView, type PieceView } from '@/shop/coatView';
 import { SectionDrawing } from './section';
 import { Panel } from '@/ui/Panel';
 import { ThicknessMap } from './ThicknessMap';
@@ -30,18 +30,19 @@ export function CoatDrawings({ view, selected, edit, field, children }: Props) {
   const { coat, resin } = selected;
   const area = shownArea(selected);
   if (!area) return null;
-  const { free, thicknessM, ledger, setDraftM, commit } = edit;
-  const laid = view.coats.map((c) => (c.coat.id === coat.id ? { ...coat, thicknessM } : c.coat));
+  const { free, edited, setDraftM, commit } = edit;
+  const laid = view.coats.map((c) => (c.coat.id === coat.id ? edited.coat : c.coat));
   const films = buildUp(view.areas, laid).get(area.id)?.films ?? [];
-  const wedge = ledger.ok ? ledger.value.lines.find((l) => l.id === 'wedge') : undefined;
   const tilt = view.piece.level?.tilt ?? { alongX: 0, alongY: 0 };
   const slope = Math.hypot(tilt.alongX, tilt.alongY) || 1;
-  const over = {
-    thicknessM,
-    wedgeM: wedge ? wedge.volumeM3 / (measureShape(area.shape).areaM2 * view.piece.count) : 0,
+  const input = ledgerInputOf(edited);
+  const under = input.areas[filmAreas(coat, view.areas).findIndex((a) => a.id === area.id)];
+  const over: FilmOver = {
+    ...(under
+      ? filmOver(under, input)
+      : { thicknessM: input.thicknessM, wedgeM: 0, bellyMeanM: 0 }),
     downhill: [-tilt.alongX / slope, -tilt.alongY / slope],
-    bellyM: ledger.ok && ledger.value.lines.some((l) => l.id === 'belly') ? view.piece.bellyM : 0,
-  } as const;
+  };
   return (
     <>
       <Panel>
@@ -56,6 +57,7 @@ export function CoatDrawings({ view, selected, edit, field, children }: Props) {
           {...(free && {
             editable: {
               id: coat.id,
+              pouredM: edited.coat.thicknessM,
               minM: resin.sheet.thinnestM,
               maxM: Math.max(resin.sheet.thickestM, coat.thicknessM),
               onChange: setDraftM,

@@ -2,7 +2,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Lock } from 'lucide-react';
 import Link from 'next/link';
-import type { Ledger } from '@/core/coat';
+import { tallestRelief, type Ledger } from '@/core/coat';
+import type { Area, Coat } from '@/records';
 import { measureShape } from '@/core/geometry';
 import { useAct, useNow, useShop } from '@/data/hooks';
 import { filmAreas } from '@/core/coat';
@@ -22,6 +23,13 @@ import { ruleWords } from './model';
 import { CostPanel, LeftOverPanel } from './MoneyPanel';
 import { PlannedControls } from './PlannedControls';
 import type { CoatEdit } from './useCoatEdit';
+
+/** A rule for 12 × 12 in speaks of a flood on a flat face, and of nothing else. */
+const speaksOf = ({ kind, intent }: Coat, areas: readonly Area[]): boolean =>
+  kind === 'flood' &&
+  ['natural', 'over', 'given', 'mix'].includes(intent.by) &&
+  areas.some((a) => a.kind === 'face') &&
+  areas.every((a) => tallestRelief(a.relief) === 0);
 
 function RuleOfThumb({ areaM2, ledger }: { areaM2: number; ledger: Ledger | null }) {
   const { settings } = useShop();
@@ -136,6 +144,7 @@ export function CoatNumbers({ view, selected, edit, onSelect }: Props) {
         <PlannedControls
           view={edited}
           intent={edit.intent}
+          totalM3={ledger.ok ? ledger.value.totalM3 : null}
           issue={edit.issue}
           places={edit.places}
           onSave={edit.choose}
@@ -147,7 +156,9 @@ export function CoatNumbers({ view, selected, edit, onSelect }: Props) {
       )}
       {free && view.upcoming?.coat.id === coat.id && <ToTheBench view={view} coatId={coat.id} />}
       <LiftsPanel view={edited} thicknessM={thicknessM} onSplit={free ? splitUp : null} />
-      <RuleOfThumb areaM2={areaM2} ledger={ledger.ok ? ledger.value : null} />
+      {speaksOf(edited.coat, selected.areas) && (
+        <RuleOfThumb areaM2={areaM2} ledger={ledger.ok ? ledger.value : null} />
+      )}
       {ledger.ok && <CostPanel view={view} selected={edited} ledger={ledger.value} />}
       {ledger.ok && free && <LeftOverPanel selected={edited} ledger={ledger.value} />}
       {free &&

@@ -1,13 +1,16 @@
 import type { IntentKind } from '@/core/coat';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import { INTENT_WORDS, intentOptions, type IntentDraft } from './intents';
+import { useFormat } from '@/features/common/useFormat';
+import { intentField, intentOptions, type IntentDraft } from './intents';
 
 interface Props {
   readonly draft: IntentDraft;
   /** Said below a given thickness. */
   readonly hint?: string | undefined;
   readonly error: string | undefined;
+  /** Why it starts with this; only while it does. */
+  readonly why?: string | undefined;
   readonly onKind: (by: IntentKind) => void;
   readonly onValue: (value: string) => void;
   /** The number is done: Enter, or the field is left. */
@@ -15,14 +18,15 @@ interface Props {
 }
 
 /** What a coat is to do, and the one number that this takes. */
-export function IntentFields({ draft, hint, error, onKind, onValue, onDone }: Props) {
-  const { field } = INTENT_WORDS[draft.by];
+export function IntentFields({ draft, hint, error, why, onKind, onValue, onDone }: Props) {
+  const field = intentField(draft.by, useFormat());
   return (
     <>
       <SelectField
         label="It is to"
         value={draft.by}
         options={intentOptions}
+        hint={why}
         error={field ? undefined : error}
         onChange={(e) => onKind(e.target.value as IntentKind)}
       />

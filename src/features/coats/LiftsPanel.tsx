@@ -1,15 +1,13 @@
 import { Box, chakra, Heading } from '@chakra-ui/react';
-import { beneath, planLifts, tallestRelief } from '@/core/coat';
-import type { ReliefKind } from '@/core/piece';
-import type { CoatView } from '@/shop/coatView';
+import { liftsOf, tallestRelief } from '@/core/coat';
+import type { Issue } from '@/core/result';
+import { planOf } from '@/shop/coatFacts';
+import { groundOf, type CoatView } from '@/shop/coatView';
 import { Explained } from '@/features/common/Explained';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
-
-/** Relief whose parts can move in wet resin. Common practice, no source. */
-const LOOSE: readonly ReliefKind[] = ['fine glitter', 'flakes', 'stones', 'sand', 'plants'];
 
 interface Props {
   readonly view: CoatView;
@@ -18,26 +16,40 @@ interface Props {
   readonly onSplit: ((films: readonly number[]) => void) | null;
 }
 
+/** A film that no number of lifts comes to. */
+function NoSplit({ issue }: { issue: Issue }) {
+  const { show } = useFormat();
+  const film = (m: number | undefined) => show(m ?? 0, 'film').text;
+  return (
+    <Panel as="section" aria-label="Lifts">
+      <Heading as="h2" fontSize="lg">
+        No split fits the sheet
+      </Heading>
+      <Box role="alert">
+        {issue.path[0] === 'thickestM'
+          ? 'It would take over a hundred lifts.'
+          : `One lift fewer goes up to ${film(issue.allowed?.max)}, one more starts at ${film(issue.allowed?.min)}: choose a film up to the one or from the other on.`}
+      </Box>
+    </Panel>
+  );
+}
+
 /** In how many pours a coat goes on, and where relief still stands proud after each. */
 export function LiftsPanel({ view, thicknessM, onSplit }: Props) {
   const { show } = useFormat();
-  const { coat, areas, around, resin } = view;
+  const { coat, areas, resin } = view;
   const face = areas.find((a) => a.relief.length > 0) ?? areas[0];
   if (!face) return null;
-  const { thinnestM, thickestM } = resin.sheet;
-  const belowM = beneath(coat, around.areas, around.coats).get(face.id)?.surfaceM ?? 0;
-  const loose =
-    belowM < tallestRelief(face.relief) &&
-    (face.relief.some((r) => LOOSE.includes(r.kind)) ||
-      face.damage.some((d) => d.kind === 'loose relief')) &&
-    coat.kind !== 'lock' &&
-    belowM === 0;
-  const read = planLifts({ thicknessM, thinnestM, thickestM, belowM, relief: face.relief, loose });
+  const { thickestM } = resin.sheet;
+  const read = liftsOf(planOf(coat, groundOf(view), resin.sheet), thicknessM);
+  const issue = read.ok ? null : read.issues.find((i) => i.code === 'does-not-fit');
+  if (issue) return <NoSplit issue={issue} />;
   if (!read.ok || (read.value.length === 1 && face.relief.length === 0)) return null;
   const lifts = read.value;
   const explanation = {
     title: 'Number of lifts',
-    formula: 'film ÷ greatest depth of one lift, rounded up; a thin one first over loose parts',
+    formula:
+      'film ÷ greatest depth of one lift, or what open edges hold of it, rounded up; a thin one first over loose parts',
     inputs: [
       { label: 'film in all', value: thicknessM, quantity: 'film', source: 'chosen' },
       {

@@ -14,8 +14,8 @@ import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { CoveredAreas } from './CoveredAreas';
 import { IntentFields } from './IntentFields';
-import { switchIntent, usualIntent } from './intents';
-import { coatName, defaultAreas, readCoat, type CoatDraft } from './model';
+import { switchIntent } from './intents';
+import { coatName, defaultAreas, readCoat, usualDraft, type CoatDraft } from './model';
 
 interface Props {
   readonly view: PieceView;
@@ -25,34 +25,39 @@ interface Props {
 
 /** What is typed, with its messages once they have been asked for. */
 function useCoatDraft(view: PieceView) {
-  const { resins } = useShop();
+  const { resins, settings } = useShop();
   const format = useFormat();
-  const [draft, setDraft] = useState<CoatDraft>(() => ({
-    name: coatName('flood', view.coats),
-    kind: 'flood',
-    resinId: (view.coats.at(-1)?.resin ?? resins[0])?.id ?? '',
-    areaIds: defaultAreas('flood', view.areas),
-    intent: usualIntent('flood', format),
-  }));
+  const usual = (kind: CoatKind, areaIds: readonly string[]) =>
+    usualDraft(kind, view, areaIds, format);
+  const [draft, setDraft] = useState<CoatDraft>(() => {
+    const areaIds = defaultAreas('flood', view.areas);
+    return {
+      name: coatName('flood', view.coats),
+      kind: 'flood',
+      resinId: (view.coats.at(-1)?.resin ?? resins[0])?.id ?? '',
+      areaIds,
+      intent: usual('flood', areaIds).intent,
+    };
+  });
   const [asked, setAsked] = useState(false);
-  const read = readCoat(draft, view, resins, format);
+  const read = readCoat(draft, view, resins, settings.reserve, format);
   const errors = asked && !read.ok ? read.errors : {};
   const change = (part: Partial<CoatDraft>) => setDraft((d) => ({ ...d, ...part }));
-  const changeKind = (kind: CoatKind) =>
-    change({
-      kind,
-      name: coatName(kind, view.coats),
-      areaIds: defaultAreas(kind, view.areas),
-      intent: usualIntent(kind, format),
-    });
-  return { draft, read, errors, change, changeKind, ask: () => setAsked(true), format };
+  const changeKind = (kind: CoatKind) => {
+    const areaIds = defaultAreas(kind, view.areas);
+    const { intent } = usual(kind, areaIds);
+    change({ kind, name: coatName(kind, view.coats), areaIds, intent });
+  };
+  const start = usual(draft.kind, draft.areaIds);
+  const why = start.intent.by === draft.intent.by ? start.why : undefined;
+  return { draft, read, errors, why, change, changeKind, ask: () => setAsked(true), format };
 }
 
 /** Plans the next coat on top of those there are. */
 export function PlanCoatForm({ view, onPlanned, onCancel }: Props) {
   const { resins, settings } = useShop();
   const act = useAct();
-  const { draft, read, errors, change, changeKind, ask, format } = useCoatDraft(view);
+  const { draft, read, errors, why, change, changeKind, ask, format } = useCoatDraft(view);
   const save = async () => {
     ask();
     if (!read.ok) return;
@@ -101,9 +106,12 @@ export function PlanCoatForm({ view, onPlanned, onCancel }: Props) {
           />
           <IntentFields
             draft={draft.intent}
-            hint={draft.kind === 'flood' ? 'With open edges it settles near 1.5–2 mm' : undefined}
+            hint="With open edges it settles near 1.5–2 mm"
+            why={why}
             error={errors.intent}
-            onKind={(by) => change({ intent: switchIntent(by, 1.6e-3, format) })}
+            onKind={(by) =>
+              change({ intent: switchIntent(by, { thicknessM: 1.6e-3, totalM3: null }, format) })
+            }
             onValue={(value) => change({ intent: { ...draft.intent, value } })}
             onDone={draft.intent.value === '' ? undefined : ask}
           />

@@ -3,6 +3,7 @@ import { Flex } from '@chakra-ui/react';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import type { Intent } from '@/core/coat';
 import type { Issue } from '@/core/result';
+import { mixDensity } from '@/core/resin';
 import { editText, parseQuantity } from '@/core/units';
 import type { CoatChange } from '@/data/repos/coats';
 import type { CoatView } from '@/shop/coatView';
@@ -16,11 +17,10 @@ import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { CoatDetails } from './CoatDetails';
 import { IntentFields } from './IntentFields';
+import { coloursText, readColours } from './colours';
 import {
-  coloursText,
   draftOfIntent,
   intentIssueText,
-  readColours,
   readIntent,
   switchIntent,
   type IntentDraft,
@@ -30,6 +30,8 @@ import { useFollowing } from './useFollowing';
 interface Props {
   readonly view: CoatView;
   readonly intent: Intent;
+  /** What its ledger comes to, m³; null where it has none. */
+  readonly totalM3: number | null;
   /** What stands against the intention on this piece. */
   readonly issue: Issue | null;
   readonly places: { readonly lower: boolean; readonly higher: boolean };
@@ -42,6 +44,7 @@ interface Props {
 function IntentControl({
   view,
   intent,
+  totalM3,
   issue,
   onSave,
 }: Omit<Props, 'places' | 'onMove' | 'onRemove'>) {
@@ -57,7 +60,7 @@ function IntentControl({
   const { thinnestM: min, thickestM: max } = view.resin.sheet;
   const read = (typed: IntentDraft) => {
     const reader = new FieldReader<'value'>(format);
-    const found = readIntent(typed, reader, 'value');
+    const found = readIntent(typed, reader, 'value', mixDensity(view.resin.sheet), format);
     if (
       found.by === 'given' &&
       reader.sound &&
@@ -84,7 +87,8 @@ function IntentControl({
       hint="Or drag the surface in the section; arrow keys work too"
       error={(touched ? error : undefined) ?? standing}
       onKind={(by) => {
-        const next = switchIntent(by, view.coat.thicknessM, format);
+        const { thicknessM } = view.coat;
+        const next = switchIntent(by, { thicknessM, totalM3 }, format);
         put(next, save(next));
       }}
       onValue={(value) => type({ ...draft, value })}

@@ -164,9 +164,9 @@ function mapExplanation(drawing: MapDrawing, over: FilmOver): Explanation {
     title: 'Resin on the map',
     formula: '∫ film dA; film = mean · u/m + wedge + sag, u − lc² ∇²u = 1, u = 0 at open rims',
     inputs: [
-      film('mean film of the coat', over.thicknessM),
-      film('wedge, half its difference', over.wedgeM),
-      film('belly in the middle', over.bellyM),
+      film('mean film that stays', over.thicknessM),
+      film('the tilt adds on the mean', over.wedgeM),
+      film('the belly adds on the mean', over.bellyMeanM),
       film('least', drawing.leastM),
       film('greatest', drawing.greatestM),
     ],

@@ -23,32 +23,46 @@ function wordsOf(check: FilmCheck | MixingCheck, format: Format): Words {
   const film = (m: number) => format.show(m, 'film').text;
   switch (id) {
     case 'edge': {
-      const { lowM, highM, runsOffM3, drawsBack } = figures;
-      const off = `${format.show(runsOffM3, 'volume').text} run off open edges`;
+      const { lowM, highM, staysM, runsOffM3, drawsBack, meant } = figures;
+      const off = format.show(runsOffM3, 'volume').text;
       return {
-        title: drawsBack ? 'Draws back at open edges' : runsOffM3 > 0 ? off : 'Open edges hold it',
-        detail: `they hold ${film(lowM)} to ${film(highM)} on this outline`,
+        title: drawsBack
+          ? 'Draws back at open edges'
+          : meant
+            ? `${off} run over, to catch and feed back`
+            : runsOffM3 > 0
+              ? `${off} run off open edges`
+              : 'Open edges hold it',
+        detail: fine
+          ? `they hold ${film(lowM)} to ${film(highM)} on this outline`
+          : `they hold ${film(lowM)} to ${film(highM)}; ${film(staysM)} stay`,
         quantity: 'film',
       };
     }
     case 'dome': {
-      const { rimRad, safeKg, spareKg } = figures;
+      const { areaName, rimRad, safeKg, spareKg } = figures;
       const grams = (kg: number) => format.scale(Math.abs(kg)).text;
       const rim = rimRad === null ? '' : `rim at ${format.show(rimRad, 'angle', 0).text}; `;
       return {
         title:
           rimRad === null ? 'The dome spills' : fine ? 'The dome holds' : 'Dome close to spilling',
-        detail: `${rim}safe up to ${grams(safeKg)} a piece, ${grams(spareKg)} ${spareKg < 0 ? 'over' : 'to spare'}`,
+        detail: `${areaName}: ${rim}safe up to ${grams(safeKg)} a piece, ${grams(spareKg)} ${spareKg < 0 ? 'over' : 'to spare'}`,
         quantity: 'film',
       };
     }
     case 'relief': {
-      const { areaName, proudM, share } = figures;
+      const { areaName, proudM, share, flush } = figures;
       return {
-        title: fine ? 'Relief is buried' : 'Relief stands proud',
+        title: fine
+          ? 'Relief is buried'
+          : flush
+            ? 'Relief is flush, not buried'
+            : 'Relief stands proud',
         detail: fine
           ? `under ${film(-proudM)} of cover`
-          : `by ${film(proudM)} at most, on ${format.show(share, 'share', 1).text} of ${areaName}`,
+          : flush
+            ? `only ${film(Math.max(0, -proudM))} over it on ${areaName}: it will print through`
+            : `by ${film(proudM)} at most, on ${format.show(share, 'share', 1).text} of ${areaName}`,
         quantity: 'film',
       };
     }
@@ -66,10 +80,12 @@ function wordsOf(check: FilmCheck | MixingCheck, format: Format): Words {
       };
     }
     case 'drain': {
-      const { staysM, hidesM, restS } = figures;
+      const { staysM, hidesM, restS, workingS, tooLong } = figures;
       return {
         title: fine ? 'Edges as drained' : 'The ground shows on edges',
-        detail: `${film(staysM)} stay; ${format.show(restS, 'duration', 0).text} of rest leave ${film(hidesM)}`,
+        detail: tooLong
+          ? `${film(staysM)} stay. Hiding it would take ${spanText(restS * 1000)} of rest, and this cup works for ${spanText((workingS ?? 0) * 1000)}: paint the edge, coat it again, or take a thicker resin`
+          : `${film(staysM)} stay; ${format.show(restS, 'duration', 0).text} of rest leave ${film(hidesM)}`,
         quantity: 'film',
       };
     }

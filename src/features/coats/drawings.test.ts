@@ -8,7 +8,7 @@ describe('the map from above', () => {
   const scale = mapScale(shape);
   const field = filmField({ shape, walls: [false], lengthM: 1.93e-3, cells: 2000 });
   if (!field.ok) throw new Error('no field');
-  const flat = { thicknessM: 2e-3, wedgeM: 0, downhill: [1, 0], bellyM: 0 } as const;
+  const flat = { thicknessM: 2e-3, wedgeM: 0, downhill: [1, 0], bellyMeanM: 0 } as const;
   it('fits its drawing, with y upwards', () => {
     expect(scale.y(0.05)).toBeCloseTo(MAP.pad, 9);
     expect(scale.y(-0.05)).toBeCloseTo(MAP.height - MAP.pad, 9);

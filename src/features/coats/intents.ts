@@ -1,53 +1,78 @@
-import { LOCK_LIFT_M, type Intent, type IntentKind } from '@/core/coat';
+import { FLOOD_OVER_M2, SPREAD_M, type Intent, type IntentKind, type UsualWhy } from '@/core/coat';
 import type { Issue } from '@/core/result';
-import { editText } from '@/core/units';
-import type { CoatKind } from '@/core/piece';
+import { editText, FOOT_M, parseQuantity } from '@/core/units';
 import type { FieldReader } from '@/features/common/fieldReader';
 import { issueText } from '@/features/common/issueText';
 import type { Format } from '@/features/common/useFormat';
 
-interface IntentWords {
-  readonly choice: string;
-  /** Label and hint of its own number; null where it has none. */
-  readonly field: { readonly label: string; readonly hint: string } | null;
+interface IntentField {
+  readonly label: string;
+  readonly hint: string;
 }
 
-export const INTENT_WORDS: Readonly<Record<IntentKind, IntentWords>> = {
-  given: {
-    choice: 'a given thickness',
-    field: { label: 'Film thickness', hint: '' },
-  },
-  natural: { choice: 'level itself and stay', field: null },
-  bury: {
-    choice: 'bury the relief',
-    field: { label: 'Cover over the relief', hint: 'Over its highest point' },
-  },
-  fill: {
-    choice: 'fill a recess',
-    field: { label: 'Stop below the rim by', hint: '0 fills it level with the face' },
-  },
-  dome: {
-    choice: 'dome',
-    field: { label: 'Height in the middle', hint: 'Empty: as high as is safe' },
-  },
-  skin: { choice: 'a thin brushed skin', field: null },
+const CHOICES: Readonly<Record<IntentKind, string>> = {
+  natural: 'level itself; edges by hand',
+  over: 'flood over the edges',
+  spread: 'be spread to the edges',
+  bury: 'bury the relief',
+  dome: 'dome',
+  fill: 'fill a recess',
+  rim: 'fill to the top of its walls',
+  given: 'have a given thickness',
+  mix: 'use up what I mix',
+  skin: 'be a thin brushed skin',
 };
 
-export const intentOptions = Object.entries(INTENT_WORDS).map(
-  ([kind, { choice }]): [string, string] => [kind, choice],
-);
+export const intentOptions = Object.entries(CHOICES).map(([kind, choice]): [string, string] => [
+  kind,
+  choice,
+]);
 
-/** What a coat of a kind is usually for. Common practice, no source. */
-const USUAL: Readonly<Record<CoatKind, Intent>> = {
-  seal: { by: 'skin' },
-  lock: { by: 'given', thicknessM: LOCK_LIFT_M },
-  flood: { by: 'given', thicknessM: 1.6e-3 },
-  dome: { by: 'dome', centreM: null },
-  fill: { by: 'fill', belowM: 0 },
-  edge: { by: 'skin' },
-  art: { by: 'given', thicknessM: 1e-3 },
-  patch: { by: 'given', thicknessM: 1e-3 },
-  back: { by: 'given', thicknessM: 1e-3 },
+/** Label and hint of an intention's own number; null where it has none. */
+export function intentField(by: IntentKind, { units }: Pick<Format, 'units'>): IntentField | null {
+  switch (by) {
+    case 'natural':
+    case 'skin':
+      return null;
+    case 'given':
+      return { label: 'Film thickness', hint: '' };
+    case 'over':
+      return units === 'us'
+        ? {
+            label: 'For each foot of open edge',
+            hint: '0.4 to 0.7 fl oz; most runs off and can be fed back',
+          }
+        : {
+            label: 'For each metre of open edge',
+            hint: '35 to 70 ml; most runs off and can be fed back',
+          };
+    case 'spread':
+      return { label: 'Film that is spread', hint: 'Rested resin by tool lies at about 1.1 mm' };
+    case 'bury':
+      return { label: 'Cover over the relief', hint: 'Over its highest point' };
+    case 'dome':
+      return { label: 'Height in the middle', hint: 'Empty: as high as is safe' };
+    case 'fill':
+      return { label: 'Stop below the rim by', hint: '0 fills it level with the face' };
+    case 'rim':
+      return { label: 'Walls stand above the ground by', hint: 'Mould, dam or tape wall' };
+    case 'mix':
+      return { label: 'I mix', hint: 'Volume or weight: 15 fl oz, 450 ml, 480 g' };
+  }
+}
+
+/** Why a coat starts with its intention. */
+export const USUAL_WORDS: Readonly<Record<UsualWhy, string>> = {
+  brushed: 'brushed thin: it closes pores and wets the ground',
+  locks: 'a thin first lift, so that loose parts stay where they are',
+  'fills recess': 'level with the face around it',
+  'must not run over': 'its edges hold a dome: as much as is safe, and not a drop over',
+  'relief stands': 'its highest point goes under, with some cover',
+  'walls all round': 'walls hold it, so the thickness is yours to choose',
+  'small and open': 'open edges are flooded over; most of what runs off can be fed back',
+  'picture keeps its edges': 'a picture or panel levels itself, and a finger goes round its edges',
+  'wet ground': 'wet ground for colours, over the edges',
+  part: 'thin: only a part, or the back',
 };
 
 /** An intention as it is typed. */
@@ -56,83 +81,148 @@ export interface IntentDraft {
   readonly value: string;
 }
 
-function ownNumber(intent: Intent): number | null {
+/** The length for which a flood over the edge is told, m. */
+const edgeUnit = ({ units }: Pick<Format, 'units'>): number => (units === 'us' ? FOOT_M : 1);
+
+function ownText(intent: Intent, format: Format): string {
+  const film = (m: number) => editText(m, format.typed('film'));
   switch (intent.by) {
     case 'given':
-      return intent.thicknessM;
+    case 'spread':
+      return film(intent.thicknessM);
+    case 'over': {
+      const one = intent.perMetreM2 * edgeUnit(format);
+      return editText(one, format.typed('volume'));
+    }
     case 'bury':
-      return intent.coverM;
+      return film(intent.coverM);
     case 'fill':
-      return intent.belowM;
+      return film(intent.belowM);
+    case 'rim':
+      return film(intent.heightM);
     case 'dome':
-      return intent.centreM;
+      return intent.centreM === null ? '' : film(intent.centreM);
+    case 'mix':
+      return editText(intent.volumeM3, format.typed('volume'));
     case 'natural':
     case 'skin':
-      return null;
+      return '';
   }
 }
 
-export function draftOfIntent(intent: Intent, format: Format): IntentDraft {
-  const number = ownNumber(intent);
-  const value = number === null ? '' : editText(number, format.typed('film'));
-  return { by: intent.by, value };
+export const draftOfIntent = (intent: Intent, format: Format): IntentDraft => ({
+  by: intent.by,
+  value: ownText(intent, format),
+});
+
+/** What a coat has when another intention is chosen: its film, and what its ledger comes to. */
+export interface Standing {
+  readonly thicknessM: number;
+  /** m³; null where there is no ledger. */
+  readonly totalM3: number | null;
 }
 
-/** The usual intention as it would be typed in this shop: a US one floods 1/16 in. */
-export const usualIntent = (kind: CoatKind, format: Format): IntentDraft =>
-  kind === 'flood' && format.units === 'us'
-    ? { by: 'given', value: '1/16 in' }
-    : draftOfIntent(USUAL[kind], format);
-
 /** A draft of another intention, with a number to start from. */
-export function switchIntent(by: IntentKind, thicknessM: number, format: Format): IntentDraft {
+export function switchIntent(by: IntentKind, standing: Standing, format: Format): IntentDraft {
+  const { thicknessM, totalM3 } = standing;
+  if (by === 'mix' && totalM3 === null) return { by, value: '' };
   const start: Readonly<Record<IntentKind, Intent>> = {
     given: { by: 'given', thicknessM },
     natural: { by: 'natural' },
+    over: { by: 'over', perMetreM2: FLOOD_OVER_M2 },
+    spread: { by: 'spread', thicknessM: SPREAD_M },
     bury: { by: 'bury', coverM: 0.5e-3 },
     fill: { by: 'fill', belowM: 0 },
+    rim: { by: 'rim', heightM: Math.max(3e-3, thicknessM) },
     dome: { by: 'dome', centreM: null },
+    mix: { by: 'mix', volumeM3: totalM3 ?? 0 },
     skin: { by: 'skin' },
   };
   return draftOfIntent(start[by], format);
 }
 
-/** Reads an intention; its number in m, with a message at the field. */
+/** A volume, or a weight of mixed resin, as it is typed, m³. */
+function readMix<F extends string>(
+  value: string,
+  densityKgM3: number,
+  reader: FieldReader<F>,
+  field: F,
+  format: Format,
+): number {
+  // A number alone is a volume.
+  const weight = /[a-z]/i.test(value) ? parseQuantity(value, 'mass', 'g') : null;
+  if (weight?.ok) return weight.value / densityKgM3;
+  const volume = parseQuantity(value, 'volume', format.typed('volume'));
+  return volume.ok ? volume.value : reader.quantity(field, value, 'volume', { min: 0 });
+}
+
+/** Reads an intention; its number in m or m³, with a message at the field. */
 export function readIntent<F extends string>(
   { by, value }: IntentDraft,
   reader: FieldReader<F>,
   field: F,
+  densityKgM3: number,
+  format: Format,
 ): Intent {
   const film = () => reader.quantity(field, value, 'film', { min: 0 });
   switch (by) {
     case 'given':
+    case 'spread':
       return { by, thicknessM: film() };
+    case 'over':
+      return {
+        by,
+        perMetreM2: reader.quantity(field, value, 'volume', { min: 0 }) / edgeUnit(format),
+      };
     case 'bury':
       return { by, coverM: film() };
     case 'fill':
       return { by, belowM: film() };
+    case 'rim':
+      return { by, heightM: film() };
     case 'dome':
       return { by, centreM: value.trim() === '' ? null : film() };
+    case 'mix':
+      return { by, volumeM3: readMix(value, densityKgM3, reader, field, format) };
     case 'natural':
     case 'skin':
       return { by };
   }
 }
 
+/** What a volume comes to that this film cannot be. */
+function mixIssueText({ allowed }: Issue, format: Format): string {
+  const volume = (m3: number) => format.show(m3, 'volume').text;
+  const { min, max } = allowed ?? {};
+  if (min !== undefined && max !== undefined)
+    return `The sheet allows films that take ${volume(min)} to ${volume(max)} here.`;
+  return 'No film that the sheet allows comes to that volume here.';
+}
+
 /** The words for what stands against an intention. */
 export function intentIssueText(issue: Issue, format: Format): string {
   const name = String(issue.path[0] ?? '');
+  const film = (m: number | undefined) => format.show(m ?? 0, 'film').text;
   if (name === 'areas') return 'No area with an outline is chosen: survey one, or choose it.';
   if (name === 'recess') return 'None of these areas is a recess: choose one, or survey it first.';
+  if (name === 'open edges')
+    return 'None of its edges is open, so nothing runs over or levels itself there: choose a thickness, or change its edges in the survey.';
+  if (name === 'walls')
+    return 'Not all of its edges have walls, so there is no rim to fill to: change them in the survey.';
+  if (name === 'relief')
+    return `The relief stands ${film(issue.allowed?.min)} high, above the top of the walls.`;
   if (name === 'edges')
     return 'An open edge has no lip that holds a dome: make its edges doming, or walls, in the survey.';
   if (name === 'belowM' && issue.code === 'does-not-fit')
-    return `Nothing is left to fill: the recess is open by ${format.show(issue.allowed?.max ?? 0, 'film').text}.`;
+    return `Nothing is left to fill: the recess is open by ${film(issue.allowed?.max)}.`;
+  if (name === 'heightM' && issue.code === 'does-not-fit')
+    return `The coats below reach that height already: they come to ${film(issue.allowed?.min)}.`;
   if (name === 'centreM' && issue.code === 'does-not-fit')
     return 'The coats below reach that height already: nothing is left to dome.';
   if (name === 'centreM' && issue.allowed?.max !== undefined)
-    return `It would spill: safe up to ${format.show(issue.allowed.max, 'film').text} on this outline.`;
-  return issueText(issue, 'film', format);
+    return `It would spill: safe up to ${film(issue.allowed.max)} on this outline.`;
+  if (name === 'volumeM3') return mixIssueText(issue, format);
+  return issueText(issue, name === 'perMetreM2' ? 'volume' : 'film', format);
 }
 
 /** What a drag of the surface makes of an intention: more cover over relief, else a thickness. */
@@ -140,22 +230,3 @@ export const draggedIntent = (intent: Intent, fromM: number, toM: number): Inten
   intent.by === 'bury' && intent.coverM + toM - fromM >= 0.1e-3
     ? { by: 'bury', coverM: intent.coverM + toM - fromM }
     : { by: 'given', thicknessM: toM };
-
-/** Reads “teal 20 %, pearl 10 %”; null when it cannot be read or comes to more than the whole. */
-export function readColours(text: string): { name: string; share: number }[] | null {
-  const parts = text
-    .split(/[;\n]|,(?!\d)/)
-    .map((p) => p.trim())
-    .filter(Boolean);
-  const colours = parts.map((part) => {
-    const found = /^(.*\S)\s+(\d+(?:[.,]\d+)?)\s*%$/.exec(part);
-    const share = Number(found?.[2]?.replace(',', '.') ?? NaN) / 100;
-    return { name: (found?.[1] ?? '').slice(0, 120), share };
-  });
-  const sum = colours.reduce((s, c) => s + c.share, 0);
-  const sound = colours.length <= 12 && colours.every((c) => c.share > 0) && sum <= 1;
-  return sound ? colours : null;
-}
-
-export const coloursText = (colours: readonly { name: string; share: number }[]): string =>
-  colours.map((c) => `${c.name} ${Number((c.share * 100).toFixed(1))} %`).join(', ');

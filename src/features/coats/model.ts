@@ -1,14 +1,27 @@
-import { ruleOfThumb, VOLUME_RULES, ruleExplanation } from '@/core/coat';
+import {
+  ruleOfThumb,
+  usualIntent,
+  VOLUME_RULES,
+  ruleExplanation,
+  type ReserveSchool,
+} from '@/core/coat';
+import { mixDensity } from '@/core/resin';
 import type { Explanation } from '@/core/explain';
 import type { CoatKind } from '@/core/piece';
-import { type Area, plainCoat, type Resin, type Settings } from '@/records';
-import { thicknessOf } from '@/shop/coatFacts';
+import { type Area, edgeKindsOf, plainCoat, type Resin, type Settings } from '@/records';
+import { filmOf } from '@/shop/coatFacts';
 import type { NewCoat } from '@/data/repos/coats';
 import type { CoatView, PieceView } from '@/shop/coatView';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { FormRead } from '@/features/common/formErrors';
 import type { Format } from '@/features/common/useFormat';
-import { intentIssueText, readIntent, type IntentDraft } from './intents';
+import {
+  draftOfIntent,
+  intentIssueText,
+  readIntent,
+  USUAL_WORDS,
+  type IntentDraft,
+} from './intents';
 
 /** What is typed when a coat is planned. */
 export interface CoatDraft {
@@ -20,6 +33,23 @@ export interface CoatDraft {
 }
 
 export type PlannedCoat = Omit<NewCoat, 'pieceId' | 'reserve'>;
+
+/** Stands in until the intention has come to a film, m. */
+const PLAIN_FILM_M = 1e-3;
+
+/** The intention that a coat of a kind starts with on its areas, as it would be typed, and why. */
+export function usualDraft(
+  kind: CoatKind,
+  { piece, areas }: Pick<PieceView, 'piece' | 'areas'>,
+  areaIds: readonly string[],
+  format: Format,
+): { readonly intent: IntentDraft; readonly why: string } {
+  const grounds = areas
+    .filter((a) => areaIds.includes(a.id))
+    .map((a) => ({ kind: a.kind, edges: edgeKindsOf(a), relief: a.relief }));
+  const { intent, why } = usualIntent(kind, grounds, piece.support);
+  return { intent: draftOfIntent(intent, format), why: USUAL_WORDS[why] };
+}
 
 /** A name that tells a new coat from those there are. */
 export function coatName(kind: CoatKind, coats: readonly CoatView[]): string {
@@ -39,8 +69,9 @@ export function defaultAreas(kind: CoatKind, areas: readonly Area[]): string[] {
 /** Reads the form of a new coat; its thickness must lie within what the resin's sheet allows in one lift. */
 export function readCoat(
   draft: CoatDraft,
-  { areas, coats }: Pick<PieceView, 'areas' | 'coats'>,
+  { piece, areas, coats, sealed }: Pick<PieceView, 'piece' | 'areas' | 'coats' | 'sealed'>,
   resins: readonly Resin[],
+  reserve: ReserveSchool,
   format: Format,
 ): FormRead<CoatDraft, PlannedCoat> {
   const reader = new FieldReader<keyof CoatDraft>(format);
@@ -48,14 +79,16 @@ export function readCoat(
   const resin = resins.find((r) => r.id === draft.resinId);
   if (!resin) reader.errors.resinId = 'Choose a resin.';
   if (draft.areaIds.length === 0) reader.errors.areaIds = 'Choose at least one area.';
-  const intent = readIntent(draft.intent, reader, 'intent');
+  const density = resin ? mixDensity(resin.sheet) : NaN;
+  const intent = readIntent(draft.intent, reader, 'intent', density, format);
   if (!resin || !reader.sound) return { ok: false, errors: reader.errors };
   const { kind } = draft;
   const resinId = resin.id;
   const areaIds = areas.flatMap(({ id }) => (draft.areaIds.includes(id) ? [id] : []));
   const order = Math.max(0, ...coats.map((c) => c.coat.order)) + 1;
   const laid = coats.map((c) => c.coat);
-  const found = thicknessOf({ kind, areaIds, order, intent }, areas, laid, resin.sheet);
+  const told = { ...plainCoat(PLAIN_FILM_M), reserve, kind, areaIds, order, intent };
+  const found = filmOf(told, { piece, areas, coats: laid, sealed }, resin.sheet);
   const { thinnestM: min, thickestM: max } = resin.sheet;
   if (!found.ok) {
     const [issue] = found.issues;
@@ -63,15 +96,16 @@ export function readCoat(
     return { ok: false, errors: reader.errors };
   }
   // Relief that is buried goes in lifts, so only a thickness of one's own is held to one lift.
-  if (intent.by === 'given' && !(found.value >= min && found.value <= max)) {
+  const { thicknessM } = found.value;
+  if (intent.by === 'given' && !(thicknessM >= min && thicknessM <= max)) {
     reader.issue(
       'intent',
-      { code: 'out-of-range', path: [], value: found.value, allowed: { min, max } },
+      { code: 'out-of-range', path: [], value: thicknessM, allowed: { min, max } },
       'film',
     );
     return { ok: false, errors: reader.errors };
   }
-  const plan = { ...plainCoat(found.value), name, kind, resinId, areaIds, intent };
+  const plan = { ...plainCoat(thicknessM), name, kind, resinId, areaIds, intent };
   return { ok: true, value: plan };
 }
 

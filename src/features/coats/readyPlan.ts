@@ -1,6 +1,6 @@
 import type { BuildCoat, ReadyPlan, ReserveSchool } from '@/core/coat';
 import { type Area, plainCoat, type Resin } from '@/records';
-import { thicknessOf } from '@/shop/coatFacts';
+import { filmOf } from '@/shop/coatFacts';
 import type { NewCoat } from '@/data/repos/coats';
 import type { PieceView } from '@/shop/coatView';
 import type { Format } from '@/features/common/useFormat';
@@ -15,7 +15,7 @@ export type ReadyRead =
 /** The coats of a ready plan on a piece, from the ground up; or why it cannot be laid there. */
 export function readyPlan(
   plan: ReadyPlan,
-  { piece, areas, coats }: Pick<PieceView, 'piece' | 'areas' | 'coats'>,
+  { piece, areas, coats, sealed }: Pick<PieceView, 'piece' | 'areas' | 'coats' | 'sealed'>,
   resin: Resin,
   reserve: ReserveSchool,
   format: Format,
@@ -26,15 +26,15 @@ export function readyPlan(
   for (const [i, { name, kind, intent, on }] of plan.coats.entries()) {
     const areaIds = areas.filter((a: Area) => a.kind === KIND_OF[on]).map((a) => a.id);
     if (areaIds.length === 0) return { ok: false, why: `no ${KIND_OF[on]} is surveyed.` };
-    const told = { kind, areaIds, order: first + i, intent };
-    const found = thicknessOf(told, areas, laid, resin.sheet);
+    const told = { ...plainCoat(1e-3), reserve, kind, areaIds, order: first + i, intent };
+    const found = filmOf(told, { piece, areas, coats: laid, sealed }, resin.sheet);
     if (!found.ok) {
       const [issue] = found.issues;
       return { ok: false, why: issue ? intentIssueText(issue, format) : 'it does not fit.' };
     }
-    laid.push({ ...told, thicknessM: found.value, coverage: 1 });
+    laid.push({ ...told, ...found.value });
     planned.push({
-      ...plainCoat(found.value),
+      ...plainCoat(found.value.thicknessM),
       ...{ pieceId: piece.id, name, kind, areaIds, intent, reserve, resinId: resin.id },
     });
   }

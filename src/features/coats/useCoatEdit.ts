@@ -1,10 +1,10 @@
 import { useMemo, useRef, useState } from 'react';
 import type { LedgerLineId, LedgerOverride } from '@/core/coat';
 import { useAct } from '@/data/hooks';
-import { thicknessOf } from '@/shop/coatFacts';
+import { filmOf, withFilm } from '@/shop/coatFacts';
 import type { Coat } from '@/records';
 import { changeCoat, type CoatChange } from '@/data/repos/coats';
-import { ledgerOf, splitOf, type CoatView, type PieceView } from '@/shop/coatView';
+import { groundOf, ledgerOf, splitOf, type CoatView, type PieceView } from '@/shop/coatView';
 import { draggedIntent } from './intents';
 
 /** The fields of a coat that a change is about, as they stand. */
@@ -16,7 +16,7 @@ const pick = (coat: Coat, change: CoatChange): CoatChange =>
 /** A coat as it is being edited: what was dragged but not let go of yet, its ledger, and how it is saved. */
 export function useCoatEdit(view: PieceView, selected: CoatView) {
   const act = useAct();
-  const { coat, state, batch, resin, around } = selected;
+  const { coat, state, batch, resin, around, piece } = selected;
   const [draftM, setDraftM] = useState<number | null>(null);
   const free = state === 'planned' && batch === null;
   const thicknessM = free && draftM !== null ? draftM : coat.thicknessM;
@@ -24,13 +24,20 @@ export function useCoatEdit(view: PieceView, selected: CoatView) {
     Math.abs(thicknessM - coat.thicknessM) < 1e-9
       ? coat.intent
       : draggedIntent(coat.intent, coat.thicknessM, thicknessM);
-  const edited: CoatView = { ...selected, coat: { ...coat, thicknessM, intent } };
+  const ground = groundOf(selected);
+  const edited: CoatView = {
+    ...selected,
+    coat:
+      intent === coat.intent
+        ? coat
+        : withFilm({ ...coat, intent }, thicknessM, ground, resin.sheet),
+  };
   const ledger = ledgerOf(edited);
   const split = ledger.ok ? splitOf(ledger.value, resin) : null;
   // A dome takes some milliseconds to look for: not again in every frame of a drag.
   const found = useMemo(
-    () => (free ? thicknessOf(coat, around.areas, around.coats, resin.sheet) : null),
-    [free, coat, around, resin.sheet],
+    () => (free ? filmOf(coat, { piece, ...around }, resin.sheet) : null),
+    [free, coat, piece, around, resin.sheet],
   );
   /** What this tab stored last: a quick next change is not a conflict with it. */
   const own = useRef<CoatChange>({});

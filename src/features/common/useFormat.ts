@@ -24,6 +24,7 @@ const TYPED: Readonly<Record<UnitSystem, Partial<Record<Quantity, string>>>> = {
   metric: {
     length: 'mm',
     film: 'mm',
+    volume: 'ml',
     temperature: '°C',
     mass: 'g',
     duration: 'h',
@@ -35,6 +36,7 @@ const TYPED: Readonly<Record<UnitSystem, Partial<Record<Quantity, string>>>> = {
   us: {
     length: 'in',
     film: 'in',
+    volume: 'fl oz',
     temperature: '°F',
     mass: 'g',
     duration: 'h',

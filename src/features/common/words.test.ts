@@ -47,6 +47,8 @@ describe('every word and pattern is there', () => {
       '140 × 162 mm',
       '500 × 700 mm',
       '⌀ 220 mm',
+      '⌀ 102 mm',
+      '⌀ 500 mm',
     ]);
   });
 });

@@ -96,7 +96,7 @@ function CoatCure({ view, nowMs }: { view: CoatView; nowMs: number }) {
           <Box color="ink2" fontSize="sm">
             poured {clockText(coat.pouredMs ?? 0, nowMs)}
             {coat.coveredMs !== null && `, covered ${clockText(coat.coveredMs, nowMs)}`} ·{' '}
-            {view.resin.name} · {show(coat.thicknessM, 'film').text}
+            {view.resin.name} · {show(Math.min(...coat.staysM), 'film').text}
           </Box>
         </Box>
         <Box textAlign="right">

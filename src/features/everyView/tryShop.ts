@@ -49,7 +49,7 @@ function tryCoat(view: CoatView, piece: PieceView, shop: Shop, nowMs: number, fo
   const split = ledger.ok ? splitOf(ledger.value, resin) : null;
   if (!split) return;
   checkWords(mixingChecksOf(view, split, shop.settings), format);
-  checkWords(filmChecksOf(view, null), format);
+  checkWords(filmChecksOf(view, null, shop.settings), format);
 }
 
 /** Everything that the screens of a piece say of it. */

@@ -160,8 +160,11 @@ describe('the day', () => {
       .filter((m) => m.name === 'alcohol')
       .reduce((sum, m) => sum + m.amount, 0);
     expect(day.find((m) => m.name === 'alcohol')?.amount).toBeCloseTo(byHand, 15);
-    // Relief map and lens are wiped, and the canvas: 0.1134 + 0.0154 + 0.35 m² at 30 ml/m².
-    expect(byHand * 1e6).toBeCloseTo(30 * (0.1134 + 0.35 + 0.0155), 0);
+    // Relief map and lens are wiped, the canvas, six coasters and the clock face, at 30 ml/m².
+    const coasters = (6 * Math.PI * 0.1016 ** 2) / 4;
+    const clockFace = (Math.PI * 0.5 ** 2) / 4;
+    const wiped = 0.1134 + 0.35 + 0.0155 + coasters + clockFace;
+    expect(byHand * 1e6).toBeCloseTo(30 * wiped, 0);
     expect(day.find((m) => m.name === 'cloth tape 48 mm')).toBeUndefined();
   });
   it('of a piece: all planned coats, or the next one only', () => {

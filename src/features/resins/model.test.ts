@@ -17,7 +17,7 @@ describe('data sheet form', () => {
   });
   it.each([
     [{ a: '0' }, { a: 'A number from 0.01 to 100.' }],
-    [{ densityB: '12' }, { densityB: 'Between 0.700 g/ml and 2.50 g/ml.' }],
+    [{ densityB: '12' }, { densityB: 'Between 0.850 g/ml and 2.20 g/ml.' }],
     [{ recoatClosesS: '6 h' }, { recoatClosesS: 'Too early: not before 8.0 h.' }],
     [{ hardS: '12 h' }, { hardS: 'Too early: not before 13.0 h.' }],
     [{ thickest: '0.1 mm' }, { thickest: 'At least 0.50 mm.' }],

@@ -1,6 +1,6 @@
 import {
   checkSheet,
-  DENSITY_LIMITS_KG_M3,
+  RESIN_DENSITY_KG_M3,
   RATIO_LIMITS,
   ROOM_LIMITS_K,
   STIR_LIMITS_S,
@@ -149,8 +149,8 @@ export function readSheet(
       a: reader.plain('a', draft.a, RATIO_LIMITS.min, RATIO_LIMITS.max),
       b: reader.plain('b', draft.b, RATIO_LIMITS.min, RATIO_LIMITS.max),
     },
-    densityAKgM3: reader.quantity('densityA', draft.densityA, 'density', DENSITY_LIMITS_KG_M3),
-    densityBKgM3: reader.quantity('densityB', draft.densityB, 'density', DENSITY_LIMITS_KG_M3),
+    densityAKgM3: reader.quantity('densityA', draft.densityA, 'density', RESIN_DENSITY_KG_M3),
+    densityBKgM3: reader.quantity('densityB', draft.densityB, 'density', RESIN_DENSITY_KG_M3),
     viscosityPaS: reader.quantity('viscosity', draft.viscosity, 'viscosity', positive),
     doublingS: reader.quantity('doubling', draft.doubling, 'duration', positive),
     referenceTemperatureK: reader.quantity(

@@ -1,10 +1,10 @@
 'use client';
+import { measureArea } from '@/core/coat';
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { Explanation } from '@/core/explain';
 import { checkShape, mapPath, sharedArea, shapePath, type Shape } from '@/core/geometry';
 import type { Quantity } from '@/core/units';
-import { measureArea } from '@/records';
 import { Explained } from '@/features/common/Explained';
 import { FieldReader } from '@/features/common/fieldReader';
 import { Button } from '@/ui/Button';

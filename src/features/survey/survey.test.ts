@@ -1,3 +1,4 @@
+import { ledgerArea, measureArea } from '@/core/coat';
 import {
   measureFace,
   pathArea,
@@ -6,15 +7,7 @@ import {
   type Point,
   type Shape,
 } from '@/core/geometry';
-import {
-  type Area,
-  asId,
-  edgeHeightOf,
-  edgeKindsOf,
-  ledgerArea,
-  measureArea,
-  plainArea,
-} from '@/records';
+import { type Area, asId, edgeHeightOf, edgeKindsOf, plainArea } from '@/records';
 import { areaExplanation, bandExplanation, edgeExplanation, levelExplanation } from './explain';
 import {
   draftOf,

@@ -13,7 +13,7 @@ import { Button } from '@/ui/Button';
 import { Caution } from '@/ui/Caution';
 import { Figure } from '@/ui/Figure';
 import { MixPanel } from './MixPanel';
-import { volumeOf } from './volumeOf';
+import { planOfBatch, pouredOf } from './volumeOf';
 import { WetScreen } from './WetScreen';
 
 interface ChoiceProps {
@@ -62,9 +62,14 @@ function Choice({ view, chosen, held, onToggle }: ChoiceProps) {
           )}
         </Box>
       </Box>
-      <Figure fontSize="xl" fontWeight="600">
-        {show(volumeOf(view), 'volume').text}
-      </Figure>
+      <Box textAlign="right">
+        <Figure fontSize="xl" fontWeight="600">
+          {show(pouredOf(view), 'volume').text}
+        </Figure>
+        <Box fontSize="xs" color="ink2">
+          to pour
+        </Box>
+      </Box>
     </chakra.label>
   );
 }
@@ -129,7 +134,8 @@ export function GatherScreen({ coatId }: { coatId: string }) {
   const chosen = mates.filter(
     (v) => v === first || (others.includes(v.coat.id) && heldOf(v) === 0),
   );
-  const targetM3 = chosen.reduce((sum, v) => sum + volumeOf(v), 0);
+  const plan = planOfBatch(chosen);
+  const targetM3 = plan?.totalM3 ?? 0;
   const split = splitMix(targetM3, first.resin.sheet);
   const toggle = (view: CoatView) => {
     if (view !== first)
@@ -142,7 +148,7 @@ export function GatherScreen({ coatId }: { coatId: string }) {
   const start = async () => {
     if (!parsed.ok || !split.ok || starting) return;
     setStarting(true);
-    const plan = {
+    const session = {
       resinId: first.resin.id,
       coatIds: chosen.map((v) => v.coat.id),
       temperatureK: parsed.value,
@@ -150,7 +156,11 @@ export function GatherScreen({ coatId }: { coatId: string }) {
       targetAKg: split.value.aKg,
       targetBKg: split.value.bKg,
     };
-    const outcome = await act('start the wet session', (db, c) => startSession(db, c, plan), plan);
+    const outcome = await act(
+      'start the wet session',
+      (db, c) => startSession(db, c, session),
+      session,
+    );
     if (!outcome.ok) return setStarting(false);
     // The session goes on in place: no page to fetch while the gloves are on. Its address follows.
     setSessionId(outcome.value);
@@ -181,6 +191,7 @@ export function GatherScreen({ coatId }: { coatId: string }) {
         <MixPanel
           resin={first.resin}
           chosen={chosen}
+          plan={plan}
           split={split.ok ? split.value : null}
           room={room}
           onRoom={setRoom}

@@ -1,6 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import type { Explanation } from '@/core/explain';
+import type { BatchPlan } from '@/core/coat';
+import type { ExplainInput, Explanation } from '@/core/explain';
 import { workingTime, type MixSplit, splitExplanation, workingExplanation } from '@/core/resin';
 import type { Issue } from '@/core/result';
 import type { Resin } from '@/records';
@@ -13,23 +14,37 @@ import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { TextField } from '@/ui/TextField';
-import { volumeOf } from './volumeOf';
+import { pouredOf } from './volumeOf';
 
-const gatherExplanation = (chosen: readonly CoatView[]): Explanation => ({
+const volume = (
+  label: string,
+  value: number,
+  source: ExplainInput['source'] = 'computed',
+): ExplainInput => ({ label, value, quantity: 'volume', source });
+
+const gatherExplanation = (chosen: readonly CoatView[], plan: BatchPlan | null): Explanation => ({
   title: 'Mix for this batch',
-  formula: 'sum of the coats’ ledgers',
-  inputs: chosen.map((view) => ({
-    label: `${view.piece.name}, ${view.coat.name}`,
-    value: volumeOf(view),
-    quantity: 'volume',
-    source: 'computed',
-  })),
-  source: 'Each coat’s own ledger: open it on the coat’s page.',
+  formula: 'sum of what is poured + cup + reserve; reserve z · √Σσ²',
+  inputs: [
+    ...chosen.map((view) => volume(`${view.piece.name}, ${view.coat.name}`, pouredOf(view))),
+    ...(plan
+      ? [
+          volume('stays on cup, stick and glove', plan.cup.volumeM3),
+          volume('uncertainty of the sum', plan.sigmaM3),
+          volume('reserve', plan.reserveM3),
+        ]
+      : []),
+  ],
+  source: 'Each coat’s own ledger, on the coat’s page; errors of several coats are independent.',
+  ...(chosen.length > 1 && {
+    note: 'One cup and one reserve for all: less than the sum of the coats mixed one by one.',
+  }),
 });
 
 interface MixProps {
   readonly resin: Resin;
   readonly chosen: readonly CoatView[];
+  readonly plan: BatchPlan | null;
   readonly split: MixSplit | null;
   readonly room: string;
   readonly onRoom: (text: string) => void;
@@ -43,6 +58,7 @@ interface MixProps {
 export function MixPanel({
   resin,
   chosen,
+  plan,
   split,
   room,
   onRoom,
@@ -56,17 +72,16 @@ export function MixPanel({
     <Panel flex="2 1 320px" p="5">
       <Box color="ink2">Mix</Box>
       <Box fontSize="4xl" fontWeight="600" lineHeight="1.1">
-        <Explained explanation={gatherExplanation(chosen)} quantity="volume">
-          <Figure>
-            {
-              format.show(
-                chosen.reduce((sum, v) => sum + volumeOf(v), 0),
-                'volume',
-              ).text
-            }
-          </Figure>
+        <Explained explanation={gatherExplanation(chosen, plan)} quantity="volume">
+          <Figure>{format.show(plan?.totalM3 ?? 0, 'volume').text}</Figure>
         </Explained>
       </Box>
+      {plan && (
+        <Box fontSize="sm" color="ink2" mb="1">
+          of it <Figure>{format.show(plan.cup.volumeM3, 'volume').text}</Figure> stay in the cup,{' '}
+          <Figure>{format.show(plan.reserveM3, 'volume').text}</Figure> are reserve
+        </Box>
+      )}
       {split && (
         <Box mb="3" fontWeight="600">
           A{' '}

@@ -19,7 +19,7 @@ import {
   type WetSession,
 } from '@/records';
 import type { CoatSpec, PieceSpec } from '@/demo/acts';
-import { ledgerInput, thicknessOf } from '@/shop/coatFacts';
+import { filmOf, ledgerInput, type PlanGround } from '@/shop/coatFacts';
 
 const MINUTE = 60_000;
 
@@ -96,25 +96,22 @@ export class LargeRows {
     const order = this.coats.filter((c) => c.pieceId === piece.id).length + 1;
     const areas = this.areas.filter((a) => a.pieceId === piece.id);
     const intent = spec.intent ?? { by: 'given', thicknessM: spec.thicknessM ?? 1.6e-3 };
-    const told = {
+    const row: Coat = {
+      ...COATS.defaults,
+      ...plainCoat(spec.thicknessM ?? 1.6e-3),
+      ...spec.more,
+      intent,
       kind: spec.kind,
       areaIds: areas.filter((a) => spec.on?.includes(a.name) ?? true).map((a) => a.id),
       order,
-      intent,
-    };
-    const coats = this.coats.filter((c) => c.pieceId === piece.id);
-    const found = thicknessOf(told, areas, coats, spec.resin.sheet);
-    if (!found.ok) throw new RangeError(`large shop: ${spec.name} cannot be laid`);
-    const coat: Coat = {
-      ...COATS.defaults,
-      ...plainCoat(found.value),
-      ...spec.more,
-      ...told,
       id: this.id('coat'),
       pieceId: piece.id,
       name: spec.name,
       resinId: spec.resin.id,
     };
+    const found = filmOf(row, this.ground(piece), spec.resin.sheet);
+    if (!found.ok) throw new RangeError(`large shop: ${spec.name} cannot be laid`);
+    const coat = { ...row, ...found.value };
     this.coats.push(coat);
     const { thicknessM } = coat;
     this.write(atMs, 'coat planned', {
@@ -126,17 +123,17 @@ export class LargeRows {
     return coat;
   }
 
+  private ground(piece: Piece): PlanGround {
+    return {
+      piece,
+      areas: this.areas.filter((a) => a.pieceId === piece.id),
+      coats: this.coats.filter((c) => c.pieceId === piece.id),
+      sealed: new Set(),
+    };
+  }
+
   private volume(coat: Coat, piece: Piece, resin: Resin): number {
-    const ledger = coatLedger(
-      ledgerInput({
-        coat,
-        piece,
-        areas: this.areas.filter((a) => a.pieceId === piece.id),
-        coats: this.coats.filter((c) => c.pieceId === piece.id),
-        resin,
-        sealed: new Set(),
-      }),
-    );
+    const ledger = coatLedger(ledgerInput(coat, this.ground(piece), resin.sheet));
     if (!ledger.ok) throw new RangeError(`large shop: ${coat.name} has no ledger`);
     return ledger.value.totalM3;
   }

@@ -2,23 +2,25 @@ import type { ExplainInput, Explanation } from '../../explain';
 import type { Tilt } from '../../geometry';
 import type { CoatKind, EdgeKind, Support } from '../../piece';
 import type { ResinSheet } from '../../resin';
-import type { BuildArea } from '../buildUp';
-import type { Shape } from '../../geometry';
-import type { ReliefHeights } from '../relief';
+import { staysOn, type BuildCoat } from '../buildUp';
+import type { Intent } from '../intent';
+import type { PlanArea } from '../planArea';
 
 export type Verdict = 'fine' | 'watch' | 'stop';
 
-/** An area that a coat lies on as a film. */
-export interface CheckArea extends BuildArea {
-  readonly name: string;
-  readonly shape: Shape;
-  readonly edges: readonly { readonly kind: EdgeKind; readonly heightM: number }[];
-  readonly relief: readonly ReliefHeights[];
-}
+export type CheckArea = PlanArea;
 
 /** What the checks of one coat look at. Lengths in m, times in s. */
 export interface CheckInput {
-  readonly coat: { readonly kind: CoatKind; readonly thicknessM: number; readonly restS: number };
+  readonly coat: {
+    readonly kind: CoatKind;
+    readonly intent: Intent;
+    /** Film that is poured, and what stays of it on each of its areas, in their order. */
+    readonly thicknessM: number;
+    readonly staysM: readonly number[];
+    readonly areaIds: BuildCoat['areaIds'];
+    readonly restS: number;
+  };
   readonly areas: readonly CheckArea[];
   /** Pieces alike. */
   readonly count: number;
@@ -28,8 +30,10 @@ export interface CheckInput {
   readonly sheet: ResinSheet;
   /** What lies under the coat, by the id of the area. */
   readonly beneath: ReadonlyMap<string, { readonly surfaceM: number }>;
-  /** Mean of the linear dome on the face, solved on its outline; null while it is not known. */
-  readonly mask: number | null;
+  /** What runs off all pieces as the ledger tells it, m³. */
+  readonly runsOffM3: number;
+  /** Working time of the cup, s; null while its size is not known. */
+  readonly workingS: number | null;
 }
 
 /** One check: which, how it ends, the figures that it tells, and how they are worked out. */
@@ -49,4 +53,11 @@ export const film = (
 export const surfaceUnder = ({ beneath }: CheckInput, areaId: string): number =>
   beneath.get(areaId)?.surfaceM ?? 0;
 
+/** Film that stays on an area, m. */
+export const lies = ({ coat }: CheckInput, areaId: string): number => staysOn(coat, areaId);
+
 export const edgeKinds = (area: CheckArea): readonly EdgeKind[] => area.edges.map((e) => e.kind);
+
+/** Faces and backs: what has edges and a level of its own. */
+export const flatAreas = ({ areas }: CheckInput): readonly CheckArea[] =>
+  areas.filter((a) => a.kind === 'face' || a.kind === 'back');

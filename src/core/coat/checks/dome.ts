@@ -1,21 +1,25 @@
 import type { ExplainInput } from '../../explain';
-import { shapeBox } from '../../geometry';
+import { reachOf, shapeBox, steepest } from '../../geometry';
 import { mixDensity } from '../../resin';
 import { isBrushed } from '../buildUp';
-import {
-  angleFor,
-  CLOSED_FORM_SIDE,
-  domeOn,
-  domeShapeOf,
-  mixLength,
-  type DomeShape,
-} from '../domeShape';
+import { angleFor, domeOn, mixLength } from '../domeOn';
+import { filmShape } from '../filmShape';
 import { RIM } from '../intent';
-import { edgeKinds, film, surfaceUnder, type CheckInput, type CheckOf } from './check';
+import { wallsOf } from '../planArea';
+import {
+  edgeKinds,
+  film,
+  flatAreas,
+  surfaceUnder,
+  type CheckArea,
+  type CheckInput,
+  type CheckOf,
+} from './check';
 
 export type DomeCheck = CheckOf<
   'dome',
   {
+    readonly areaName: string;
     /** Angle of the rim, rad; null: even an upright rim does not hold it. */
     readonly rimRad: number | null;
     /** Mass that is safe on one piece, and what is left of it, kg; below 0: over. */
@@ -33,41 +37,51 @@ const computed = (
 /** Over the safe mean by less than rounding is not over, m³. */
 const ROUNDING_M3 = 1e-12;
 
-/** The outline for domes; an odd one, with sides too short for the closed form or parts taped off, as the grid solved it. */
-function solvedShape(shape: DomeShape, mask: number | null, lengthM: number): DomeShape {
-  const odd = shape.shortestM < CLOSED_FORM_SIDE * lengthM || shape.holes > 0;
-  return odd && mask !== null ? { ...shape, mask } : shape;
-}
+/** A rim that holds a film in: no open edge, and not all of them walls. */
+const domes = (area: CheckArea): boolean => {
+  const kinds = edgeKinds(area);
+  return !kinds.includes('open') && kinds.includes('doming');
+};
 
 /**
- * Whether a film that ends in a dome all round stays on its face, and what it would take to spill.
- * @returns null where no face ends in a dome all round, or the coat is brushed
+ * Whether a film that must not run over its rims stays on its face or back, and what it would take to spill.
+ * @returns null where no area ends in a dome, or the coat is brushed; of several areas the one closest to spilling
  * Source: capillary statics with the balance of forces; the safe angle is from memory.
  */
 export function domeCheck(input: CheckInput): DomeCheck | null {
-  const { coat, areas, count, sheet, mask } = input;
-  const face = areas.find((a) => a.kind === 'face' && edgeKinds(a).every((k) => k === 'doming'));
-  if (!face || isBrushed(coat)) return null;
+  if (isBrushed(input.coat)) return null;
+  const found = flatAreas(input)
+    .filter(domes)
+    .map((area) => domeOnArea(input, area))
+    .sort((a, b) => a.figures.spareKg - b.figures.spareKg);
+  return found[0] ?? null;
+}
+
+function domeOnArea(input: CheckInput, area: CheckArea): DomeCheck {
+  const { coat, count, sheet } = input;
   const lengthM = mixLength(sheet);
-  const told = domeShapeOf(face.shape);
-  const shape = solvedShape(told, mask, lengthM);
+  const shape = filmShape(area.shape, wallsOf(area), lengthM);
   const density = mixDensity(sheet);
   const safe = domeOn(shape, RIM.safe, lengthM);
   const greatest = domeOn(shape, Math.PI / 2, lengthM);
   // One surface, however many coats: what lies there already is part of the dome.
-  const laidM = surfaceUnder(input, face.id);
+  const laidM = surfaceUnder(input, area.id);
   const t = coat.thicknessM + laidM;
   const rimRad = angleFor(shape, 'meanM', t, lengthM);
   const now = rimRad === null ? null : domeOn(shape, rimRad, lengthM);
   const roomM3 = (safe.meanM - t) * shape.areaM2;
   const safeKg = Math.max(0, safe.meanM - laidM) * shape.areaM2 * density;
-  const { widthM, heightM } = shapeBox(face.shape);
-  const tilt = now ? Math.max(0, safe.centreM - now.centreM) / (Math.max(widthM, heightM) / 2) : 0;
+  const tilt = now ? Math.max(0, safe.centreM - now.centreM) / slopeReach(input, area) : 0;
   const over = roomM3 < -ROUNDING_M3;
   return {
     id: 'dome',
     verdict: rimRad === null ? 'stop' : over ? 'watch' : 'fine',
-    figures: { rimRad, safeKg, spareKg: over ? roomM3 * density : Math.abs(roomM3) * density },
+    figures: {
+      areaName: area.name,
+      rimRad,
+      safeKg,
+      spareKg: over ? roomM3 * density : Math.abs(roomM3) * density,
+    },
     explanation: {
       title: 'Dome on this outline',
       formula:
@@ -79,9 +93,9 @@ export function domeCheck(input: CheckInput): DomeCheck | null {
         film(laidM, 'mean film that lies there already'),
         ...(now ? [film(now.centreM, 'height in the middle')] : []),
         film(lengthM, 'capillary length, lc = √(γ / ρ g)'),
-        ...(shape === told || mask === null
+        ...(shape.mask === undefined
           ? []
-          : [computed('m, solved on the outline', mask, 'number')]),
+          : [computed('m, solved on the outline', shape.mask, 'number')]),
         film(safe.meanM, 'safe mean, at 60°'),
         film(safe.centreM, 'safe height in the middle, at 60°'),
         computed('safe mass on one piece', safeKg, 'mass'),
@@ -97,7 +111,15 @@ export function domeCheck(input: CheckInput): DomeCheck | null {
       ],
       source:
         'Capillary statics with the balance of forces; surface tension 0.040 N/m ± 12 % and the safe angle are from memory.',
-      note: 'Tilt raises the low side by half the size × slope until its rim stands at 60°. A nick, a dusty or a rounded edge lets go sooner.',
+      note: 'Tilt raises the low side by its distance from the middle × slope until its rim stands at 60°. A nick, a dusty or a rounded edge lets go sooner.',
     },
   };
+}
+
+/** From the middle to the low end along the slope, m; half the longest side while it is not known where that goes. */
+function slopeReach({ tilt }: CheckInput, area: CheckArea): number {
+  if (tilt && steepest(tilt).slope > 0)
+    return reachOf(area.shape, [-tilt.alongX, -tilt.alongY]).aheadM;
+  const { widthM, heightM } = shapeBox(area.shape);
+  return Math.max(widthM, heightM) / 2;
 }

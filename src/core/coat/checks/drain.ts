@@ -11,6 +11,9 @@ export type DrainCheck = CheckOf<
     /** Film that hides the grain of a ground, m, and the rest after mixing that leaves it, s. */
     readonly hidesM: number;
     readonly restS: number;
+    /** Working time of the cup, s; null while it is not known. A rest that outlasts it is no advice. */
+    readonly workingS: number | null;
+    readonly tooLong: boolean;
   }
 >;
 
@@ -18,12 +21,25 @@ export type DrainCheck = CheckOf<
 export const HIDES_M = 60e-6;
 const GRAINED: readonly Support[] = ['bare wood', 'paper on board'];
 
+/** Share of the working time after which a cup is poured, not rested. Judgement, no source. */
+const LAST_SHARE = 0.75;
+
+/** Whether a rest would leave too little of the cup's working time. */
+export const restOutlasts = (restS: number, workingS: number | null): boolean =>
+  workingS !== null && restS > LAST_SHARE * workingS;
+
 /**
  * Film that is left on an open edge, and the rest after mixing that would leave enough to hide the ground.
  * @returns null without an open edge
  * Source: Jeffreys 1930 with the fluidity integral of the sheet’s doubling law.
  */
-export function drainCheck({ coat, areas, support, sheet }: CheckInput): DrainCheck | null {
+export function drainCheck({
+  coat,
+  areas,
+  support,
+  sheet,
+  workingS,
+}: CheckInput): DrainCheck | null {
   const open = areas.flatMap((a) => a.edges).filter((e) => e.kind === 'open' && e.heightM > 0);
   if (open.length === 0) return null;
   const fluidityPerPa = fluidityLeft(sheet, coat.restS);
@@ -34,7 +50,7 @@ export function drainCheck({ coat, areas, support, sheet }: CheckInput): DrainCh
   return {
     id: 'drain',
     verdict: GRAINED.includes(support) && staysM < HIDES_M ? 'watch' : 'fine',
-    figures: { staysM, hidesM: HIDES_M, restS },
+    figures: { staysM, hidesM: HIDES_M, restS, workingS, tooLong: restOutlasts(restS, workingS) },
     explanation: {
       title: 'Film on the open edges',
       formula: '⅔ √(H / (ρ g τ)); rest = Td · log2(9 ρ g τ₀ · mean² / (4 H))',

@@ -8,6 +8,7 @@ import { reliefCheck, type ReliefCheck } from './relief';
 import { waveCheck, type WaveCheck } from './wave';
 
 export type { CheckArea, CheckInput, Verdict } from './check';
+export { restOutlasts } from './drain';
 export { mixingChecks, type MixingCheck, type MixingInput } from './mixing';
 
 export type FilmCheck =

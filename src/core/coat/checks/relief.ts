@@ -1,5 +1,6 @@
 import { shareProud, tallestRelief } from '../relief';
-import { film, surfaceUnder, type CheckInput, type CheckOf } from './check';
+import { LEAST_COVER_M } from '../intent';
+import { film, lies, surfaceUnder, type CheckInput, type CheckOf } from './check';
 
 export type ReliefCheck = CheckOf<
   'relief',
@@ -8,6 +9,8 @@ export type ReliefCheck = CheckOf<
     readonly areaName: string;
     /** How far it stands above the surface at most, m; below 0: it is buried so deep. */
     readonly proudM: number;
+    /** It comes up to the surface, and no cover that hides it lies over it. */
+    readonly flush: boolean;
     readonly share: number;
   }
 >;
@@ -25,23 +28,25 @@ export function reliefCheck(input: CheckInput): ReliefCheck | null {
   const [worst] = areas
     .filter((a) => a.relief.length > 0)
     .map((a) => {
-      const topM = surfaceUnder(input, a.id) + coat.thicknessM;
+      const topM = surfaceUnder(input, a.id) + lies(input, a.id);
       const tallestM = tallestRelief(a.relief);
       return { a, topM, tallestM, proudM: tallestM - topM, share: shareProud(a.relief, topM) };
     })
     .sort((x, y) => y.proudM - x.proudM);
   if (!worst) return null;
   const { a, topM, tallestM, proudM, share } = worst;
+  const proud = proudM > ROUNDING_M;
+  const flush = !proud && proudM > -LEAST_COVER_M + ROUNDING_M;
   return {
     id: 'relief',
-    verdict: proudM > ROUNDING_M ? 'watch' : 'fine',
-    figures: { areaName: a.name, proudM, share },
+    verdict: proud || flush ? 'watch' : 'fine',
+    figures: { areaName: a.name, proudM, share, flush },
     explanation: {
       title: 'Relief against the coat',
       formula: 'greatest relief − surface of the coat; share · (1 − z/g)^p stands above z',
       inputs: [
         film(tallestM, 'greatest relief, g'),
-        film(topM, 'surface of the coat, z'),
+        film(topM, 'surface of the coat once it has run off, z'),
         {
           label: 'share of the area above it',
           value: share,

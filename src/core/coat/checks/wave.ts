@@ -1,6 +1,7 @@
 import { SURFACE_TENSION } from '../../capillary';
 import { fluidityLeft, waveLeft } from '../../film';
 import { mixDensity } from '../../resin';
+import { isBrushed } from '../buildUp';
 import { film, type CheckInput, type CheckOf } from './check';
 
 export type WaveCheck = CheckOf<
@@ -17,8 +18,9 @@ export const WAVE_M = 0.1;
 /** Share of it that may stay unseen. Judgement, no source. */
 export const WAVE_SHARE = 0.05;
 
-/** What is left of a long wave on the coat. Source: Orchard 1962. */
-export function waveCheck({ coat, sheet }: CheckInput): WaveCheck {
+/** What is left of a long wave on the coat; null for one that is brushed. Source: Orchard 1962. */
+export function waveCheck({ coat, sheet }: CheckInput): WaveCheck | null {
+  if (isBrushed(coat)) return null;
   const fluidityPerPa = fluidityLeft(sheet, coat.restS);
   const left = waveLeft(WAVE_M, coat.thicknessM, {
     densityKgM3: mixDensity(sheet),

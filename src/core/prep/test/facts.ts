@@ -52,6 +52,7 @@ export const coat = (change: Partial<PrepCoat> = {}): PrepCoat => ({
   order: 1,
   areaIds: ['face'],
   thicknessM: 1.6e-3,
+  staysM: [],
   coverage: 1,
   poured: null,
   ...change,

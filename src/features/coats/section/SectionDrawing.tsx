@@ -27,6 +27,8 @@ interface Props {
   readonly line?: CutLine;
   /** The lamina whose surface can be dragged. */
   readonly editable?: {
+    /** Film that is poured, m: more of it than stays may run off. */
+    readonly pouredM: number;
     readonly id: string;
     readonly minM: number;
     readonly maxM: number;
@@ -225,7 +227,7 @@ export function SectionDrawing({ area, support, laminae, line = CENTRE_CUT, edit
       {editable && dragged && drawn && (
         <Handle
           name={dragged.name}
-          thicknessM={dragged.topM - dragged.bottomM}
+          thicknessM={editable.pouredM}
           minM={editable.minM}
           maxM={editable.maxM}
           x={(layout.x0 + layout.x1) / 2}

@@ -1,0 +1,18 @@
+/** Reads “teal 20 %, pearl 10 %”; null when it cannot be read or comes to more than the whole. */
+export function readColours(text: string): { name: string; share: number }[] | null {
+  const parts = text
+    .split(/[;\n]|,(?!\d)/)
+    .map((p) => p.trim())
+    .filter(Boolean);
+  const colours = parts.map((part) => {
+    const found = /^(.*\S)\s+(\d+(?:[.,]\d+)?)\s*%$/.exec(part);
+    const share = Number(found?.[2]?.replace(',', '.') ?? NaN) / 100;
+    return { name: (found?.[1] ?? '').slice(0, 120), share };
+  });
+  const sum = colours.reduce((s, c) => s + c.share, 0);
+  const sound = colours.length <= 12 && colours.every((c) => c.share > 0) && sum <= 1;
+  return sound ? colours : null;
+}
+
+export const coloursText = (colours: readonly { name: string; share: number }[]): string =>
+  colours.map((c) => `${c.name} ${Number((c.share * 100).toFixed(1))} %`).join(', ');
