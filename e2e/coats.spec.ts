@@ -102,14 +102,14 @@ test('a dome on a disc says its safe mass; the cut is chosen on the map; cost an
   await openDemo(page);
   await openPiece(page, 'Lamp-room tray', 'coats');
   await page.getByRole('button', { name: /^Dome/ }).click();
-  await expect(page.getByText(/safe up to 49\.\d\sg a piece/)).toBeVisible();
+  await expect(page.getByText(/pour at most 49\.\d\sg a piece/)).toBeVisible();
   await page.getByLabel('Height in the middle').fill('5 mm');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/It would spill: safe up to 1\.9\d\smm/)).toBeVisible();
   await page.getByLabel('Height in the middle').fill('1.5 mm');
   await page.keyboard.press('Enter');
   await expect(
-    page.getByText(/rim at 4\d\s°; safe up to 49\.\d\sg a piece, [12]\d\.\d\sg to spare/),
+    page.getByText(/rim at 4\d\s°; pour at most 49\.\d\sg a piece, [12]\d\.\d\sg to spare/),
   ).toBeVisible();
   await page.getByRole('button', { name: /Dome on this outline/ }).click();
   const opened = page.getByRole('dialog', { name: 'Dome on this outline' });
@@ -118,7 +118,7 @@ test('a dome on a disc says its safe mass; the cut is chosen on the map; cost an
   await page.keyboard.press('Escape');
 
   const map = page.getByRole('region', { name: 'Thickness map' });
-  await expect(map.getByRole('status')).toContainText('near the rim');
+  await expect(map.getByRole('status')).toContainText('at the rim');
   const cut = page.getByRole('slider', { name: 'Where the section is cut' });
   await cut.focus();
   for (let i = 0; i < 10; i += 1) await page.keyboard.press('ArrowUp');
@@ -198,5 +198,5 @@ test('coats by keyboard alone: plan three, raise a lamina, open a line, change t
   await page.getByRole('link', { name: /^coats/i }).focus();
   await page.keyboard.press('Enter');
   await press(/^Dome/, 'Space');
-  await expect(page.getByText(/safe up to 49\.\d\sg a piece/)).toBeVisible();
+  await expect(page.getByText(/pour at most 49\.\d\sg a piece/)).toBeVisible();
 });

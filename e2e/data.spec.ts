@@ -124,6 +124,7 @@ test('a double click on a form stores once; a photo waits for its own defect', a
   await page.getByLabel('Height', { exact: true }).fill('100 mm');
   await page.getByRole('button', { name: 'Add to the bench' }).dblclick();
   await expect(page.getByRole('heading', { level: 1, name: 'Twice board' })).toBeVisible();
+  await page.getByLabel('It is to').selectOption('given');
   await page.getByLabel('Film thickness').fill('1.6 mm');
   await page.getByRole('button', { name: 'Plan this coat' }).dblclick();
   await expect(page.getByRole('region', { name: /Ledger of Flood 1/ })).toBeVisible();

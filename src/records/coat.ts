@@ -3,6 +3,7 @@ import {
   FLOOD_OVER_LIMITS_M2,
   INTENTS,
   LEDGER_LINES,
+  MIX_LIMITS_M3,
   OVERRIDE_LIMITS_M3,
   THICKNESS_LIMITS_M,
   type Intent,
@@ -59,8 +60,6 @@ export const plainCoat = (thicknessM: number) =>
 const film = ({ number }: Parts) =>
   number().min(THICKNESS_LIMITS_M.min).max(THICKNESS_LIMITS_M.max);
 const PLAIN_INTENTS = INTENTS.filter((by) => by === 'natural' || by === 'skin');
-/** What is mixed for one coat, m³. Judgement, no source. */
-const MIX_LIMITS_M3 = { min: 1e-7, max: 0.1 } as const;
 
 /** Each kind of intention has a number of its own, or none. */
 function intent(parts: Parts) {

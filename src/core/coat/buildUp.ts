@@ -35,6 +35,13 @@ export interface Film<C> {
   readonly topM: number;
 }
 
+/** The least that a coat leaves on its areas, m: what is told of it in one number. */
+export const leastFilm = ({
+  staysM,
+  thicknessM,
+}: Pick<BuildCoat, 'staysM' | 'thicknessM'>): number =>
+  staysM.length > 0 ? Math.min(...staysM) : thicknessM;
+
 /** What lies on one area. */
 export interface OnArea<C> {
   /** Height of the surface above the area's own ground, m; 0 where nothing lies. */

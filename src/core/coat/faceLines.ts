@@ -40,7 +40,7 @@ export const dome: BodyLine = {
   sigmaShare: DOME_SIGMA,
   volume: (a, c) => (a.cover.by === 'dome' ? a.areaM2 * c.thicknessM * covers(c) : 0),
   explain: (areas, c) => ({
-    title: 'Dome on the face',
+    title: 'Dome inside its rim',
     formula: 'area × mean film; mean = 2 lc sin(θ/2)/g · (1 − (1 − m) cos(θ/2))',
     inputs: [
       areaInput(

@@ -27,6 +27,7 @@ export { filmShape } from './filmShape';
 export {
   COUNT_LIMITS,
   LEDGER_LINES,
+  MIX_LIMITS_M3,
   OVERRIDE_LIMITS_M3,
   PLAIN_AREA,
   PLAIN_INPUT,
@@ -54,6 +55,7 @@ export {
   isBrushed,
   liesOver,
   RAISES_FROM,
+  leastFilm,
   staysOn,
   type BuildArea,
   type BuildCoat,

@@ -122,6 +122,8 @@ export const RESERVE_LIMITS = {
   confidence: { min: 0.5, max: 0.999 },
 } as const;
 export const COUNT_LIMITS = { min: 1, max: 500 } as const;
+/** What is mixed for one coat, m³. Judgement, no source. */
+export const MIX_LIMITS_M3 = { min: 1e-7, max: 0.1 } as const;
 /** Volume that a line may be set to, m³. Judgement, no source. */
 export const OVERRIDE_LIMITS_M3 = { min: -0.1, max: 0.1 } as const;
 

@@ -5,7 +5,8 @@ import type { Intent } from './intent';
 export interface ReadyCoat {
   readonly name: string;
   readonly kind: CoatKind;
-  readonly intent: Intent;
+  /** `usual`: the one that a coat of its kind starts with on the piece. */
+  readonly intent: Intent | 'usual';
   /** Which areas it goes on: the faces, open recesses, or the back. */
   readonly on: 'faces' | 'recesses' | 'backs';
 }
@@ -21,7 +22,7 @@ const mm = (n: number) => n / 1000;
 const coat = (
   name: string,
   kind: CoatKind,
-  intent: Intent,
+  intent: ReadyCoat['intent'],
   on: ReadyCoat['on'] = 'faces',
 ): ReadyCoat => ({ name, kind, intent, on });
 const given = (n: number): Intent => ({ by: 'given', thicknessM: mm(n) });
@@ -31,20 +32,20 @@ export const READY_PLANS: readonly ReadyPlan[] = [
   {
     id: 'sealed-tile',
     title: 'Sealed tile',
-    why: 'Does not drink, so one flood that levels itself is enough.',
-    coats: [coat('Flood', 'flood', { by: 'natural' })],
+    why: 'Does not drink, so one flood is enough; open edges are flooded over.',
+    coats: [coat('Flood', 'flood', 'usual')],
   },
   {
     id: 'porous-board',
     title: 'Porous board',
     why: 'A brushed skin closes the pores first; the flood over it then brings no bubbles.',
-    coats: [coat('Seal', 'seal', { by: 'skin' }), coat('Flood', 'flood', { by: 'natural' })],
+    coats: [coat('Seal', 'seal', { by: 'skin' }), coat('Flood', 'flood', 'usual')],
   },
   {
     id: 'ink-painting',
     title: 'Ink painting',
     why: 'A skim first, streamed on without touching; the flood then cannot move the ink.',
-    coats: [coat('Skim', 'seal', given(0.6)), coat('Flood', 'flood', { by: 'natural' })],
+    coats: [coat('Skim', 'seal', given(0.6)), coat('Flood', 'flood', 'usual')],
   },
   {
     id: 'glitter-relief',

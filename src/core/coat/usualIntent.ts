@@ -42,7 +42,10 @@ const given = (thicknessM: number, why: UsualWhy): Usual => ({
 const DOME: Usual = { intent: { by: 'dome', centreM: null }, why: 'must not run over' };
 const OVER: Intent = { by: 'over', perMetreM2: FLOOD_OVER_M2 };
 
+const FILL: Usual = { intent: { by: 'fill', belowM: 0 }, why: 'fills recess' };
+
 function flood(grounds: readonly Ground[], support: Support): Usual {
+  if (grounds.length > 0 && grounds.every((g) => g.kind === 'recess')) return FILL;
   const open = grounds.some((g) => g.edges.includes('open'));
   if (grounds.some((g) => tallestRelief(g.relief) > 0))
     return { intent: { by: 'bury', coverM: COVER_M }, why: 'relief stands' };
@@ -67,9 +70,7 @@ export function usualIntent(kind: CoatKind, grounds: readonly Ground[], support:
     case 'lock':
       return given(LOCK_LIFT_M, 'locks');
     case 'fill':
-      return grounds.some((g) => g.kind === 'recess')
-        ? { intent: { by: 'fill', belowM: 0 }, why: 'fills recess' }
-        : given(WALLED_M, 'walls all round');
+      return grounds.some((g) => g.kind === 'recess') ? FILL : given(WALLED_M, 'walls all round');
     case 'dome':
       return DOME;
     case 'back':

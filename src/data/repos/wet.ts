@@ -1,3 +1,4 @@
+import { leastFilm } from '@/core/coat';
 import { checkMix } from '@/core/resin';
 import {
   type Batch,
@@ -176,7 +177,7 @@ export function pourCoat(
       pieceId: coat.pieceId,
       sessionId: batch.sessionId,
       text: coat.name,
-      figures: { thicknessM: coat.thicknessM, staysM: Math.min(...coat.staysM), temperatureK },
+      figures: { thicknessM: coat.thicknessM, staysM: leastFilm(coat), temperatureK },
     });
   });
 }

@@ -1,4 +1,5 @@
 'use client';
+import { leastFilm } from '@/core/coat';
 import { Box, Flex } from '@chakra-ui/react';
 import type { CoatView } from '@/shop/coatView';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
@@ -54,7 +55,7 @@ export function CoatList({ coats, selectedId, onSelect }: Props) {
                 {STATE_WORDS[state]} · {resin.name}
               </Box>
             </Box>
-            <Figure fontSize="sm">{show(coat.thicknessM, 'film').text}</Figure>
+            <Figure fontSize="sm">{show(leastFilm(coat), 'film').text}</Figure>
           </Flex>
         );
       })}

@@ -23,6 +23,9 @@ interface Props {
   readonly onCancel: (() => void) | null;
 }
 
+/** What a number starts from that nothing tells yet. */
+const START = { thicknessM: 1.6e-3, totalM3: null } as const;
+
 /** What is typed, with its messages once they have been asked for. */
 function useCoatDraft(view: PieceView) {
   const { resins, settings } = useShop();
@@ -40,24 +43,34 @@ function useCoatDraft(view: PieceView) {
     };
   });
   const [asked, setAsked] = useState(false);
+  /** The intention was chosen or typed: it no longer follows kind and areas. */
+  const [own, setOwn] = useState(false);
   const read = readCoat(draft, view, resins, settings.reserve, format);
   const errors = asked && !read.ok ? read.errors : {};
   const change = (part: Partial<CoatDraft>) => setDraft((d) => ({ ...d, ...part }));
   const changeKind = (kind: CoatKind) => {
     const areaIds = defaultAreas(kind, view.areas);
     const { intent } = usual(kind, areaIds);
+    setOwn(false);
     change({ kind, name: coatName(kind, view.coats), areaIds, intent });
+  };
+  const changeAreas = (areaIds: readonly string[]) =>
+    change({ areaIds, ...(!own && { intent: usual(draft.kind, areaIds).intent }) });
+  const changeIntent = (intent: CoatDraft['intent']) => {
+    setOwn(true);
+    change({ intent });
   };
   const start = usual(draft.kind, draft.areaIds);
   const why = start.intent.by === draft.intent.by ? start.why : undefined;
-  return { draft, read, errors, why, change, changeKind, ask: () => setAsked(true), format };
+  const set = { change, changeKind, changeAreas, changeIntent };
+  return { draft, read, errors, why, set, ask: () => setAsked(true), format };
 }
 
 /** Plans the next coat on top of those there are. */
 export function PlanCoatForm({ view, onPlanned, onCancel }: Props) {
   const { resins, settings } = useShop();
   const act = useAct();
-  const { draft, read, errors, why, change, changeKind, ask, format } = useCoatDraft(view);
+  const { draft, read, errors, why, set, ask, format } = useCoatDraft(view);
   const save = async () => {
     ask();
     if (!read.ok) return;
@@ -89,38 +102,32 @@ export function PlanCoatForm({ view, onPlanned, onCancel }: Props) {
             label="Coat"
             value={draft.name}
             error={errors.name}
-            onChange={(e) => change({ name: e.target.value })}
+            onChange={(e) => set.change({ name: e.target.value })}
           />
           <SelectField
             label="Kind"
             value={draft.kind}
             options={COAT_KINDS.map((k) => [k, k])}
-            onChange={(e) => changeKind(e.target.value as CoatKind)}
+            onChange={(e) => set.changeKind(e.target.value as CoatKind)}
           />
           <SelectField
             label="Resin"
             value={draft.resinId}
             error={errors.resinId}
             options={resins.map((r) => [r.id, r.name])}
-            onChange={(e) => change({ resinId: e.target.value })}
+            onChange={(e) => set.change({ resinId: e.target.value })}
           />
           <IntentFields
             draft={draft.intent}
             hint="With open edges it settles near 1.5–2 mm"
             why={why}
             error={errors.intent}
-            onKind={(by) =>
-              change({ intent: switchIntent(by, { thicknessM: 1.6e-3, totalM3: null }, format) })
-            }
-            onValue={(value) => change({ intent: { ...draft.intent, value } })}
+            onKind={(by) => set.changeIntent(switchIntent(by, START, format))}
+            onValue={(value) => set.changeIntent({ ...draft.intent, value })}
             onDone={draft.intent.value === '' ? undefined : ask}
           />
         </Grid>
-        <CoveredAreas
-          areas={view.areas}
-          chosen={draft.areaIds}
-          onChange={(areaIds) => change({ areaIds })}
-        />
+        <CoveredAreas areas={view.areas} chosen={draft.areaIds} onChange={set.changeAreas} />
         <Flex gap="3" mt="4" align="center" wrap="wrap">
           <Button type="submit" variant="ink">
             Plan this coat

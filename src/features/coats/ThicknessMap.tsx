@@ -156,6 +156,9 @@ function Legend({ drawing }: { drawing: MapDrawing }) {
 const tone = (share: number): string =>
   `color-mix(in srgb, var(--bm-colors-amber) ${Math.round(12 + share * 58)}%, var(--bm-colors-card))`;
 
+/** Film of a cell at a rim over the greatest: the film itself ends there. */
+const AT_THE_RIM = 0.3;
+
 /** What the map adds up to, so that it can be held against the ledger. */
 function mapExplanation(drawing: MapDrawing, over: FilmOver): Explanation {
   const film = (label: string, value: number) =>
@@ -212,7 +215,9 @@ export function ThicknessMap({ area, state, over, coverage, line, onLine }: Prop
           ? 'Solving …'
           : even
             ? `Even: ${film(drawing.greatestM)} everywhere`
-            : `From ${film(drawing.leastM)} near the rim to ${film(drawing.greatestM)}`;
+            : drawing.leastM < AT_THE_RIM * drawing.greatestM
+              ? `From nothing at the rim to ${film(drawing.greatestM)}`
+              : `From ${film(drawing.leastM)} to ${film(drawing.greatestM)}`;
   return (
     <Panel as="section" aria-label="Thickness map">
       <Flex justify="space-between" align="baseline" gap="3" wrap="wrap">

@@ -23,7 +23,7 @@ function wordsOf(check: FilmCheck | MixingCheck, format: Format): Words {
   const film = (m: number) => format.show(m, 'film').text;
   switch (id) {
     case 'edge': {
-      const { lowM, highM, staysM, runsOffM3, drawsBack, meant } = figures;
+      const { lowM, highM, pouredM, staysM, runsOffM3, drawsBack, meant } = figures;
       const off = format.show(runsOffM3, 'volume').text;
       return {
         title: drawsBack
@@ -33,20 +33,21 @@ function wordsOf(check: FilmCheck | MixingCheck, format: Format): Words {
             : runsOffM3 > 0
               ? `${off} run off open edges`
               : 'Open edges hold it',
-        detail: fine
-          ? `they hold ${film(lowM)} to ${film(highM)} on this outline`
-          : `they hold ${film(lowM)} to ${film(highM)}; ${film(staysM)} stay`,
+        detail:
+          staysM < pouredM
+            ? `of ${film(pouredM)} poured ${film(staysM)} stay`
+            : `they hold ${film(lowM)} to ${film(highM)} on this outline`,
         quantity: 'film',
       };
     }
     case 'dome': {
-      const { areaName, rimRad, safeKg, spareKg } = figures;
+      const { areaName, rimRad, safeKg, spareKg, spillsKg } = figures;
       const grams = (kg: number) => format.scale(Math.abs(kg)).text;
       const rim = rimRad === null ? '' : `rim at ${format.show(rimRad, 'angle', 0).text}; `;
       return {
         title:
           rimRad === null ? 'The dome spills' : fine ? 'The dome holds' : 'Dome close to spilling',
-        detail: `${areaName}: ${rim}safe up to ${grams(safeKg)} a piece, ${grams(spareKg)} ${spareKg < 0 ? 'over' : 'to spare'}`,
+        detail: `${areaName}: ${rim}pour at most ${grams(safeKg)} a piece, ${grams(spareKg)} ${spareKg < 0 ? 'over' : 'to spare'}; ${grams(spillsKg)} spill`,
         quantity: 'film',
       };
     }
@@ -83,9 +84,11 @@ function wordsOf(check: FilmCheck | MixingCheck, format: Format): Words {
       const { staysM, hidesM, restS, workingS, tooLong } = figures;
       return {
         title: fine ? 'Edges as drained' : 'The ground shows on edges',
-        detail: tooLong
-          ? `${film(staysM)} stay. Hiding it would take ${spanText(restS * 1000)} of rest, and this cup works for ${spanText((workingS ?? 0) * 1000)}: paint the edge, coat it again, or take a thicker resin`
-          : `${film(staysM)} stay; ${format.show(restS, 'duration', 0).text} of rest leave ${film(hidesM)}`,
+        detail: fine
+          ? `${film(staysM)} stay once they have drained`
+          : tooLong
+            ? `${film(staysM)} stay. Hiding it would take ${spanText(restS * 1000)} of rest, and this cup works for ${spanText((workingS ?? 0) * 1000)}: paint the edge, coat it again, or take a thicker resin`
+            : `${film(staysM)} stay; ${format.show(restS, 'duration', 0).text} of rest leave ${film(hidesM)}`,
         quantity: 'film',
       };
     }

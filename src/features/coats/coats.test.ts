@@ -147,7 +147,7 @@ describe('film checks of domes and relief', () => {
   it('a dome says its safe mass, what lies below it taken off, and what it forgives', () => {
     const dome = told(coatOf('Lamp-room tray', 'Dome')).find((c) => c.title === 'The dome holds');
     expect(plain(dome?.detail ?? '')).toMatch(
-      /^Face: rim at 60 °; safe up to 49\.\d+ g a piece, 0\.0+ g to spare$/,
+      /^Face: rim at 60 °; pour at most 49\.\d+ g a piece, 0\.0+ g to spare; 8\d\.\d+ g spill$/,
     );
     const input = (label: string) =>
       dome?.explanation.inputs.find((i) => i.label.startsWith(label))?.value;

@@ -1,6 +1,15 @@
-import { FLOOD_OVER_M2, SPREAD_M, type Intent, type IntentKind, type UsualWhy } from '@/core/coat';
+import {
+  FLOOD_OVER_LIMITS_M2,
+  FLOOD_OVER_M2,
+  MIX_LIMITS_M3,
+  SPREAD_M,
+  THICKNESS_LIMITS_M,
+  type Intent,
+  type IntentKind,
+  type UsualWhy,
+} from '@/core/coat';
 import type { Issue } from '@/core/result';
-import { editText, FOOT_M, parseQuantity } from '@/core/units';
+import { editText, FOOT_M, formatIn, parseQuantity, US_FLUID_OUNCE_M3 } from '@/core/units';
 import type { FieldReader } from '@/features/common/fieldReader';
 import { issueText } from '@/features/common/issueText';
 import type { Format } from '@/features/common/useFormat';
@@ -84,6 +93,16 @@ export interface IntentDraft {
 /** The length for which a flood over the edge is told, m. */
 const edgeUnit = ({ units }: Pick<Format, 'units'>): number => (units === 'us' ? FOOT_M : 1);
 
+/** A volume in the unit in which it was told: the one in which it is a round number. */
+function mixText(m3: number, format: Format): string {
+  const units = [format.typed('volume'), 'ml', 'fl oz'];
+  const round = (unit: string) => {
+    const value = Number(formatIn(m3, unit, 9).number);
+    return Math.abs(value - Number(value.toPrecision(4))) < 1e-6 * value;
+  };
+  return editText(m3, units.find(round) ?? format.typed('volume'));
+}
+
 function ownText(intent: Intent, format: Format): string {
   const film = (m: number) => editText(m, format.typed('film'));
   switch (intent.by) {
@@ -103,7 +122,7 @@ function ownText(intent: Intent, format: Format): string {
     case 'dome':
       return intent.centreM === null ? '' : film(intent.centreM);
     case 'mix':
-      return editText(intent.volumeM3, format.typed('volume'));
+      return mixText(intent.volumeM3, format);
     case 'natural':
     case 'skin':
       return '';
@@ -114,6 +133,10 @@ export const draftOfIntent = (intent: Intent, format: Format): IntentDraft => ({
   by: intent.by,
   value: ownText(intent, format),
 });
+
+/** What a metre of edge is taken to take, in a round number of the shop’s units: half a fluid ounce a foot. */
+export const floodOver = ({ units }: Pick<Format, 'units'>): number =>
+  units === 'us' ? (0.5 * US_FLUID_OUNCE_M3) / FOOT_M : FLOOD_OVER_M2;
 
 /** What a coat has when another intention is chosen: its film, and what its ledger comes to. */
 export interface Standing {
@@ -129,7 +152,7 @@ export function switchIntent(by: IntentKind, standing: Standing, format: Format)
   const start: Readonly<Record<IntentKind, Intent>> = {
     given: { by: 'given', thicknessM },
     natural: { by: 'natural' },
-    over: { by: 'over', perMetreM2: FLOOD_OVER_M2 },
+    over: { by: 'over', perMetreM2: floodOver(format) },
     spread: { by: 'spread', thicknessM: SPREAD_M },
     bury: { by: 'bury', coverM: 0.5e-3 },
     fill: { by: 'fill', belowM: 0 },
@@ -147,13 +170,17 @@ function readMix<F extends string>(
   densityKgM3: number,
   reader: FieldReader<F>,
   field: F,
-  format: Format,
 ): number {
   // A number alone is a volume.
   const weight = /[a-z]/i.test(value) ? parseQuantity(value, 'mass', 'g') : null;
-  if (weight?.ok) return weight.value / densityKgM3;
-  const volume = parseQuantity(value, 'volume', format.typed('volume'));
-  return volume.ok ? volume.value : reader.quantity(field, value, 'volume', { min: 0 });
+  if (weight?.ok) {
+    const m3 = weight.value / densityKgM3;
+    const { min, max } = MIX_LIMITS_M3;
+    const told = { code: 'out-of-range', path: [], value: m3, allowed: { min, max } } as const;
+    if (!(m3 >= min && m3 <= max)) reader.issue(field, told, 'volume');
+    return m3;
+  }
+  return reader.quantity(field, value, 'volume', MIX_LIMITS_M3);
 }
 
 /** Reads an intention; its number in m or m³, with a message at the field. */
@@ -164,26 +191,28 @@ export function readIntent<F extends string>(
   densityKgM3: number,
   format: Format,
 ): Intent {
-  const film = () => reader.quantity(field, value, 'film', { min: 0 });
+  const film = (max?: number) =>
+    reader.quantity(field, value, 'film', { min: 0, ...(max !== undefined && { max }) });
   switch (by) {
     case 'given':
-    case 'spread':
       return { by, thicknessM: film() };
-    case 'over':
-      return {
-        by,
-        perMetreM2: reader.quantity(field, value, 'volume', { min: 0 }) / edgeUnit(format),
-      };
+    case 'spread':
+      return { by, thicknessM: film(THICKNESS_LIMITS_M.max) };
+    case 'over': {
+      const perM = edgeUnit(format);
+      const most = { min: 0, max: FLOOD_OVER_LIMITS_M2.max * perM };
+      return { by, perMetreM2: reader.quantity(field, value, 'volume', most) / perM };
+    }
     case 'bury':
       return { by, coverM: film() };
     case 'fill':
       return { by, belowM: film() };
     case 'rim':
-      return { by, heightM: film() };
+      return { by, heightM: film(THICKNESS_LIMITS_M.max) };
     case 'dome':
       return { by, centreM: value.trim() === '' ? null : film() };
     case 'mix':
-      return { by, volumeM3: readMix(value, densityKgM3, reader, field, format) };
+      return { by, volumeM3: readMix(value, densityKgM3, reader, field) };
     case 'natural':
     case 'skin':
       return { by };

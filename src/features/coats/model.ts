@@ -3,11 +3,12 @@ import {
   usualIntent,
   VOLUME_RULES,
   ruleExplanation,
+  type Intent,
   type ReserveSchool,
 } from '@/core/coat';
 import { mixDensity } from '@/core/resin';
 import type { Explanation } from '@/core/explain';
-import type { CoatKind } from '@/core/piece';
+import type { CoatKind, Support } from '@/core/piece';
 import { type Area, edgeKindsOf, plainCoat, type Resin, type Settings } from '@/records';
 import { filmOf } from '@/shop/coatFacts';
 import type { NewCoat } from '@/data/repos/coats';
@@ -17,6 +18,7 @@ import type { FormRead } from '@/features/common/formErrors';
 import type { Format } from '@/features/common/useFormat';
 import {
   draftOfIntent,
+  floodOver,
   intentIssueText,
   readIntent,
   USUAL_WORDS,
@@ -44,11 +46,28 @@ export function usualDraft(
   areaIds: readonly string[],
   format: Format,
 ): { readonly intent: IntentDraft; readonly why: string } {
-  const grounds = areas
-    .filter((a) => areaIds.includes(a.id))
-    .map((a) => ({ kind: a.kind, edges: edgeKindsOf(a), relief: a.relief }));
-  const { intent, why } = usualIntent(kind, grounds, piece.support);
+  const grounds = areas.filter((a) => areaIds.includes(a.id));
+  const { why } = usualOf(kind, grounds, piece.support);
+  const intent = usualOn(kind, grounds, piece.support, format);
   return { intent: draftOfIntent(intent, format), why: USUAL_WORDS[why] };
+}
+
+const usualOf = (kind: CoatKind, grounds: readonly Area[], support: Support) =>
+  usualIntent(
+    kind,
+    grounds.map((a) => ({ kind: a.kind, edges: edgeKindsOf(a), relief: a.relief })),
+    support,
+  );
+
+/** The same as an intention, with a round number in the shop’s units. */
+export function usualOn(
+  kind: CoatKind,
+  grounds: readonly Area[],
+  support: Support,
+  format: Format,
+): Intent {
+  const { intent } = usualOf(kind, grounds, support);
+  return intent.by === 'over' ? { ...intent, perMetreM2: floodOver(format) } : intent;
 }
 
 /** A name that tells a new coat from those there are. */

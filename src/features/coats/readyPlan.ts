@@ -5,6 +5,7 @@ import type { NewCoat } from '@/data/repos/coats';
 import type { PieceView } from '@/shop/coatView';
 import type { Format } from '@/features/common/useFormat';
 import { intentIssueText } from './intents';
+import { usualOn } from './model';
 
 const KIND_OF = { faces: 'face', recesses: 'recess', backs: 'back' } as const;
 
@@ -23,16 +24,18 @@ export function readyPlan(
   const first = Math.max(0, ...coats.map((c) => c.coat.order)) + 1;
   const laid = coats.map((c): BuildCoat => c.coat);
   const planned: NewCoat[] = [];
-  for (const [i, { name, kind, intent, on }] of plan.coats.entries()) {
-    const areaIds = areas.filter((a: Area) => a.kind === KIND_OF[on]).map((a) => a.id);
+  for (const [i, { name, kind, intent: told, on }] of plan.coats.entries()) {
+    const grounds = areas.filter((a: Area) => a.kind === KIND_OF[on]);
+    const areaIds = grounds.map((a) => a.id);
     if (areaIds.length === 0) return { ok: false, why: `no ${KIND_OF[on]} is surveyed.` };
-    const told = { ...plainCoat(1e-3), reserve, kind, areaIds, order: first + i, intent };
-    const found = filmOf(told, { piece, areas, coats: laid, sealed }, resin.sheet);
+    const intent = told === 'usual' ? usualOn(kind, grounds, piece.support, format) : told;
+    const row = { ...plainCoat(1e-3), reserve, kind, areaIds, order: first + i, intent };
+    const found = filmOf(row, { piece, areas, coats: laid, sealed }, resin.sheet);
     if (!found.ok) {
       const [issue] = found.issues;
       return { ok: false, why: issue ? intentIssueText(issue, format) : 'it does not fit.' };
     }
-    laid.push({ ...told, ...found.value });
+    laid.push({ ...row, ...found.value });
     planned.push({
       ...plainCoat(found.value.thicknessM),
       ...{ pieceId: piece.id, name, kind, areaIds, intent, reserve, resinId: resin.id },

@@ -1,4 +1,5 @@
 'use client';
+import { leastFilm } from '@/core/coat';
 import { clockExplanation } from '@/core/resin';
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useNow } from '@/data/hooks';
@@ -96,7 +97,7 @@ function CoatCure({ view, nowMs }: { view: CoatView; nowMs: number }) {
           <Box color="ink2" fontSize="sm">
             poured {clockText(coat.pouredMs ?? 0, nowMs)}
             {coat.coveredMs !== null && `, covered ${clockText(coat.coveredMs, nowMs)}`} ·{' '}
-            {view.resin.name} · {show(Math.min(...coat.staysM), 'film').text}
+            {view.resin.name} · {show(leastFilm(coat), 'film').text}
           </Box>
         </Box>
         <Box textAlign="right">

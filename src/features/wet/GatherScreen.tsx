@@ -1,4 +1,5 @@
 'use client';
+import { leastFilm } from '@/core/coat';
 import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -52,7 +53,7 @@ function Choice({ view, chosen, held, onToggle }: ChoiceProps) {
           {view.piece.name} · {view.coat.name}
         </Box>
         <Box fontSize="sm" color="ink2">
-          {show(view.coat.thicknessM, 'film').text} on{' '}
+          {show(leastFilm(view.coat), 'film').text} on{' '}
           {view.piece.count === 1 ? 'one piece' : `${view.piece.count} pieces`}
           {held > 0 && (
             <Box as="span" color="oxide" fontWeight="600">

@@ -1,4 +1,5 @@
 'use client';
+import { leastFilm } from '@/core/coat';
 import { edgeKindsOf } from '@/records';
 import { Box, Flex } from '@chakra-ui/react';
 import { useAct, useNow } from '@/data/hooks';
@@ -52,7 +53,7 @@ function CoatRow({
           {piece.name}
         </Box>
         <Box fontSize="lg">
-          {coat.name}, {show(coat.thicknessM, 'film').text}
+          {coat.name}, {show(leastFilm(coat), 'film').text}
         </Box>
       </Box>
       <Figure fontSize="xl" fontWeight="600">

@@ -25,6 +25,8 @@ export type DomeCheck = CheckOf<
     /** Mass that is safe on one piece, and what is left of it, kg; below 0: over. */
     readonly safeKg: number;
     readonly spareKg: number;
+    /** Mass at which even an upright rim lets go, kg. */
+    readonly spillsKg: number;
   }
 >;
 
@@ -80,6 +82,7 @@ function domeOnArea(input: CheckInput, area: CheckArea): DomeCheck {
       areaName: area.name,
       rimRad,
       safeKg,
+      spillsKg: Math.max(0, greatest.meanM - laidM) * shape.areaM2 * density,
       spareKg: over ? roomM3 * density : Math.abs(roomM3) * density,
     },
     explanation: {

@@ -19,7 +19,8 @@ export type EdgeCheck = CheckOf<
     /** Films between which open edges hold the resin on this outline, m. */
     readonly lowM: number;
     readonly highM: number;
-    /** What stays on the face, m, and what runs off all pieces, m³; 0 when the edges hold it. */
+    /** What is poured and what stays on the face, m, and what runs off all pieces, m³; 0 when the edges hold it. */
+    readonly pouredM: number;
     readonly staysM: number;
     readonly runsOffM3: number;
     readonly drawsBack: boolean;
@@ -55,7 +56,7 @@ export function edgeCheck(input: CheckInput): EdgeCheck | null {
   return {
     id: 'edge',
     verdict: drawsBack || over ? 'watch' : 'fine',
-    figures: { lowM, highM, staysM: lies(input, area.id), runsOffM3, drawsBack, meant },
+    figures: { lowM, highM, pouredM: t, staysM: lies(input, area.id), runsOffM3, drawsBack, meant },
     explanation: {
       title: 'Film that open edges hold',
       formula: '2 lc sin(θ/2)/g · (1 − (1 − m) cos(θ/2)), θ from 30° to 60°',
