@@ -1,7 +1,15 @@
 'use client';
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
-import { propLifts, propsCarry, shapeBox, steepest, type Tilt } from '@/core/geometry';
+import {
+  propLifts,
+  propsCarry,
+  reachOf,
+  shapeBox,
+  steepest,
+  type Shape,
+  type Tilt,
+} from '@/core/geometry';
 import type { LevelReading } from '@/records';
 import { INCLINOMETERS, type Inclinometer } from '@/devices/inclinometer';
 import { Explained } from '@/features/common/Explained';
@@ -145,6 +153,13 @@ function Lifts({ tilt }: { tilt: Tilt }) {
   );
 }
 
+/** Length of a face along its steepest slope, m; its longest side while it leans nowhere. */
+function spanAlong(face: Shape, tilt: Tilt): number {
+  if (steepest(tilt).slope > 0) return reachOf(face, [tilt.alongX, tilt.alongY]).lengthM;
+  const { widthM, heightM } = shapeBox(face);
+  return Math.max(widthM, heightM);
+}
+
 /** Whether it is level enough for the planned film, and what the tilt would make of it. */
 function Verdict({ lengthM, reading }: { lengthM: number; reading: LevelReading }) {
   const { film, format } = useSurvey();
@@ -206,7 +221,6 @@ export function LevelFields() {
   const reading = readLevel(level, new FieldReader<string>(format));
   const face = draft.areas[0] && shapeNow(draft.areas[0], format);
   const sound = reading && Number.isFinite(reading.tilt.alongX + reading.tilt.alongY);
-  const box = face ? shapeBox(face) : null;
   return (
     <Flex direction="column" gap="3">
       <Box fontSize="sm" color="ink2">
@@ -219,7 +233,7 @@ export function LevelFields() {
         <TextField label="Over" {...field('over')} />
       </Grid>
       <Devices onRead={onRead} />
-      {sound && box && <Verdict lengthM={Math.max(box.widthM, box.heightM)} reading={reading} />}
+      {sound && face && <Verdict lengthM={spanAlong(face, reading.tilt)} reading={reading} />}
       {sound && <Lifts tilt={reading.tilt} />}
       {!sound && <Lifts tilt={{ alongX: 0, alongY: 0 }} />}
       {draft.support === 'canvas' && (

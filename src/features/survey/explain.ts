@@ -128,7 +128,7 @@ export function recessExplanation(measure: FaceMeasure, depthM: number): Explana
 /** The film that level is judged by when no coat is planned. */
 export const LEVEL_FILM_M = 1.6e-3;
 
-/** What slope the longest way across a piece tolerates. */
+/** What slope a piece tolerates along its length. */
 export function levelExplanation(
   lengthM: number,
   slope: number,
@@ -141,7 +141,7 @@ export function levelExplanation(
       title: 'How level is level enough',
       formula: 'share × film ÷ length',
       inputs: [
-        { label: 'longest way across', value: lengthM, quantity: 'length', source: 'measured' },
+        { label: 'length along the slope', value: lengthM, quantity: 'length', source: 'measured' },
         {
           label: 'film',
           value: filmM,
@@ -186,7 +186,12 @@ export function unevenExplanation(
     title: `What this tilt makes of ${film.name}`,
     formula: 'L · slope · (1 − 8/π² Σ exp(−n² τ/T) / n²), T = 3 L² / (π² ρ g h³)',
     inputs: [
-      { label: 'longest way across, L', value: lengthM, quantity: 'length', source: 'measured' },
+      {
+        label: 'length along the slope, L',
+        value: lengthM,
+        quantity: 'length',
+        source: 'measured',
+      },
       { label: 'film, h', value: thicknessM, quantity: 'film', source: 'chosen' },
       {
         label: 'density of the mix, ρ',
