@@ -46,7 +46,7 @@ test('a tile set flooded over the edge: why, 50 ml a metre, and what can be fed 
   // Less than wets the edges is not poured over them; what no edge takes is told at the field.
   await page.getByLabel('For each metre of open edge').fill('2 l');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/Between 0\.?0* ml and 500\sml/)).toBeVisible();
+  await expect(page.getByText(/Between 0\.?0*\sml and 500\sml/)).toBeVisible();
   await page.getByLabel('For each metre of open edge').fill('70 ml');
   await page.keyboard.press('Enter');
   await expect.poll(() => of(/Runs off/)).toBeGreaterThan(22);

@@ -94,7 +94,7 @@ function areaUnder(area: PlanArea, plan: PlanInput, below: Beneath): LedgerArea 
   const takesLevel = isFlat(area) && !thin && below.get(area.id)?.levelled !== true;
   return {
     ...flat,
-    openEdges: isFlat(area) ? flat.openEdges : [],
+    openEdges: isFlat(area) ? edgesUnder(flat.openEdges, plan) : [],
     cover: coverOf(area, plan),
     dammedM: isFlat(area) && !thin ? flat.dammedM : 0,
     belowM,
@@ -107,6 +107,12 @@ function areaUnder(area: PlanArea, plan: PlanInput, below: Beneath): LedgerArea 
         ? { sagM: piece.bellyM, share: bellyShare(area.shape) }
         : null,
   };
+}
+
+/** Open edges of a face; where their band is an area of the coat itself, it is not wetted twice. */
+function edgesUnder(open: LedgerArea['openEdges'], { coat, areas }: PlanInput) {
+  const band = areas.some((a) => a.kind === 'edge band' && coat.areaIds.includes(a.id));
+  return band ? open.map((edge) => ({ ...edge, areaM2: 0 })) : open;
 }
 
 function wedgeOn(area: PlanArea, tilt: Tilt): LedgerArea['wedge'] {

@@ -20,7 +20,12 @@ function stationsOf(pieces: readonly TurnPiece[]): Station[] {
 
 /** What a run has turned up to a place; at a corner before or after it. */
 function turnedAt(stations: readonly Station[], m: number, side: 'before' | 'after'): number {
-  const next = stations.findIndex((s) => s.atM >= m - 1e-12);
+  let [low, next] = [0, stations.length];
+  while (low < next) {
+    const middle = (low + next) >> 1;
+    if ((stations[middle]?.atM ?? Infinity) >= m - 1e-12) next = middle;
+    else low = middle + 1;
+  }
   const [a, b] = [stations[next - 1], stations[next]];
   if (!b) return stations.at(-1)?.afterRad ?? 0;
   if (Math.abs(b.atM - m) <= 1e-12) return side === 'before' ? b.beforeRad : b.afterRad;
