@@ -3,7 +3,7 @@ import { measureShape, shapeBox, shapeSides, type Shape } from '../geometry';
 
 /** Terms of the series, and cells of the grid where there is none. */
 const TERMS = 40;
-const CELLS = 2500;
+const CELLS = 900;
 
 /** Mean over greatest sag of an evenly loaded rectangular membrane. Source: Poisson's equation, double sine series. */
 function rectangleShare(widthM: number, heightM: number): number {

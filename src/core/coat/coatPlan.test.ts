@@ -251,6 +251,8 @@ describe('what is mixed', () => {
       'open edges required',
     ]);
     expect(faults(walled, { intent: { by: 'natural' } })).toEqual(['open edges required']);
+    expect(faults(walled, { kind: 'dome' })).toEqual(['doming edges required']);
+    expect(faults(face, { kind: 'dome' })).toEqual(['edges not-allowed']);
     const rim = (mm: number): Wish => ({ intent: { by: 'rim', heightM: mm / 1e3 } });
     expect(faults(face, rim(5))).toEqual(['walls not-allowed']);
     expect(faults(walled, rim(3))).toEqual(['relief does-not-fit']);

@@ -4,7 +4,7 @@ import { CLOSED_FORM_SIDE } from './domeOn';
 import { domeShapeOf, type DomeShape } from './domeShape';
 
 /** Cells of the grid on which an odd outline is solved, and more than which it is too large to be odd. */
-const CELLS = 6000;
+const CELLS = 1500;
 const MOST_CELLS = 40_000;
 /** Cell over the capillary length that is good to 0.06 %. */
 const CELL_SHARE = 0.5;

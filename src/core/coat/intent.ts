@@ -133,6 +133,7 @@ function domeThickness(
   lengthM: number,
 ): Found {
   if (areas.some((a) => a.edges.includes('open'))) return refuse('not-allowed', 'edges', 'open');
+  if (areas.some((a) => a.shape.rimM === 0)) return refuse('required', 'doming edges', null);
   const safeM = Math.min(...areas.map((a) => domeOn(a.shape, RIM.safe, lengthM).centreM));
   if (centreM !== null && !(centreM > 0 && centreM <= safeM * (1 + 1e-9)))
     return refuse('out-of-range', 'centreM', centreM, {

@@ -241,7 +241,9 @@ export function intentIssueText(issue: Issue, format: Format): string {
   if (name === 'relief')
     return `The relief stands ${film(issue.allowed?.min)} high, above the top of the walls.`;
   if (name === 'edges')
-    return 'An open edge has no lip that holds a dome: make its edges doming, or walls, in the survey.';
+    return 'An open edge has no lip that holds a dome: make its edges doming in the survey.';
+  if (name === 'doming edges')
+    return 'Walls all round hold it level, so nothing domes: choose a thickness, or make its edges doming in the survey.';
   if (name === 'belowM' && issue.code === 'does-not-fit')
     return `Nothing is left to fill: the recess is open by ${film(issue.allowed?.max)}.`;
   if (name === 'heightM' && issue.code === 'does-not-fit')
