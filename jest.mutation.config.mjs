@@ -1,6 +1,8 @@
+import process from 'node:process';
 import config from './jest.config.mjs';
 
-/** Only the computation and its own tests: what screens say of it is looked at elsewhere. */
+/** Only the tests of the folder that is changed, `FOLDER`: what a neighbour happens to notice is no test of it. */
 export default async function mutationConfig() {
-  return { ...(await config()), roots: ['<rootDir>/src/core'] };
+  const folder = process.env.FOLDER ?? '';
+  return { ...(await config()), roots: [`<rootDir>/src/core/${folder}`] };
 }

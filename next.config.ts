@@ -6,6 +6,8 @@ const config: NextConfig = {
   devIndicators: false,
   // `npm run types` checks types, for core under its own rules as well; building does not repeat it.
   typescript: { ignoreBuildErrors: true },
+  // Browsers ask for it by themselves, whatever the page names.
+  rewrites: () => Promise.resolve([{ source: '/favicon.ico', destination: '/icon.svg' }]),
   experimental: { optimizePackageImports: ['@chakra-ui/react', 'lucide-react', 'recharts'] },
 };
 

@@ -7,7 +7,8 @@ export const START = new Date('2026-11-24T13:30:00Z');
 function watch(context: BrowserContext, origin: string): string[] {
   const troubles: string[] = [];
   context.on('console', (message) => {
-    if (message.type() === 'error') troubles.push(`console: ${message.text()}`);
+    if (message.type() === 'error')
+      troubles.push(`console: ${message.text()} (${message.location().url})`);
   });
   context.on('weberror', (error) => troubles.push(`page: ${error.error().message}`));
   context.on('request', (request) => {
