@@ -96,6 +96,7 @@ test('edges only: the film that is brushed on and its bead, and no word of level
   await expect(line(page, 'Edge', /Film on the face/)).toHaveCount(0);
   await expect(page.getByText(/spirit level|Waves|waves/)).toHaveCount(0);
   await expect(page.getByText(/rule of thumb/)).toHaveCount(0);
+  await expect(page.getByText(/on the open edges alone/)).toBeVisible();
 });
 
 test('a casting’s back may not run over: the greatest safe mass and what is to spare', async ({

@@ -73,6 +73,7 @@ export function CoatDrawings({ view, selected, edit, field, children }: Props) {
             state={field}
             over={over}
             coverage={coat.coverage}
+            edgesOnly={coat.kind === 'edge'}
             line={line}
             onLine={setLine}
           />

@@ -179,6 +179,25 @@ function mapExplanation(drawing: MapDrawing, over: FilmOver): Explanation {
   };
 }
 
+/** What the map shows, in a sentence. */
+function mapWords(
+  area: Area,
+  state: FieldState,
+  drawing: MapDrawing | null,
+  over: FilmOver,
+  coverage: number,
+  { film, share }: { readonly film: (m: number) => string; readonly share: string },
+): string {
+  if (coverage < 1) return `${film(over.thicknessM)} on ${share} of ${area.name}`;
+  if (state.is === 'failed') return `No map: ${state.why}`;
+  if (!drawing) return 'Solving …';
+  const { leastM, greatestM, bands } = drawing;
+  if (bands.length === 0) return `Even: ${film(greatestM)} everywhere`;
+  return leastM < AT_THE_RIM * greatestM
+    ? `From nothing at the rim to ${film(greatestM)}`
+    : `From ${film(leastM)} to ${film(greatestM)}`;
+}
+
 interface Props {
   readonly area: Area;
   /** How a film lies on the area. */
@@ -186,38 +205,34 @@ interface Props {
   readonly over: FilmOver;
   /** Share of the area that the coat covers. */
   readonly coverage: number;
+  /** Only the edges of the area are coated. */
+  readonly edgesOnly: boolean;
   readonly line: CutLine;
   readonly onLine: (line: CutLine) => void;
 }
 
 /** The coat seen from above: how thick it lies where, and where the section is cut. */
-export function ThicknessMap({ area, state, over, coverage, line, onLine }: Props) {
+export function ThicknessMap({ area, state, over, coverage, edgesOnly, line, onLine }: Props) {
   const { show } = useFormat();
   const clip = useId();
   const settled = useDeferredValue(JSON.stringify(over));
   const scale = useMemo(() => mapScale(area.shape), [area.shape]);
   const drawing = useMemo(
     () =>
-      state.is === 'solved' && coverage === 1
+      state.is === 'solved' && coverage === 1 && !edgesOnly
         ? drawMap(state.field, JSON.parse(settled) as FilmOver, scale)
         : null,
-    [state, settled, scale, coverage],
+    [state, settled, scale, coverage, edgesOnly],
   );
   const { widthM, heightM } = shapeBox(area.shape);
   const even = drawing !== null && drawing.bands.length === 0;
   const film = (m: number) => show(m, 'film').text;
-  const words =
-    coverage < 1
-      ? `${film(over.thicknessM)} on ${show(coverage, 'share', 0).text} of ${area.name}`
-      : state.is === 'failed'
-        ? `No map: ${state.why}`
-        : !drawing
-          ? 'Solving …'
-          : even
-            ? `Even: ${film(drawing.greatestM)} everywhere`
-            : drawing.leastM < AT_THE_RIM * drawing.greatestM
-              ? `From nothing at the rim to ${film(drawing.greatestM)}`
-              : `From ${film(drawing.leastM)} to ${film(drawing.greatestM)}`;
+  const words = edgesOnly
+    ? `${film(over.thicknessM)} on the open edges alone`
+    : mapWords(area, state, drawing, over, coverage, {
+        film,
+        share: show(coverage, 'share', 0).text,
+      });
   return (
     <Panel as="section" aria-label="Thickness map">
       <Flex justify="space-between" align="baseline" gap="3" wrap="wrap">
