@@ -108,7 +108,7 @@ async function dragFrames() {
   const page = await context.newPage();
   await page.goto(`${origin}/?shop=demo`);
   await page.getByRole('link', { name: /Flood 2, Viaduct/ }).click();
-  await page.getByRole('status').filter({ hasText: 'at the rim' }).waitFor();
+  await page.getByRole('status').filter({ hasText: ' the rim' }).waitFor();
   const box = await page.getByRole('slider', { name: /^Thickness of/ }).boundingBox();
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
   await page.mouse.move(x, y);

@@ -83,7 +83,7 @@ await shot('coats-opened-number');
 await page.keyboard.press('Escape');
 await piece('Lamp-room tray', 'coats');
 await click('button', /^Dome/);
-await page.getByRole('status').filter({ hasText: 'at the rim' }).waitFor();
+await page.getByRole('status').filter({ hasText: ' the rim' }).waitFor();
 await page.evaluate(() => window.scrollTo(0, 0));
 await shot('coats-dome');
 await piece('Relief map', 'coats');
