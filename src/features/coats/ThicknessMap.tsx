@@ -19,7 +19,7 @@ import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { SvgText } from '@/ui/SvgText';
-import { drawMap, MAP, mapScale, type MapScale } from './mapModel';
+import { drawMap, MAP, mapScale, type MapDrawing, type MapScale } from './mapModel';
 import { mapExplanation, mapWords } from './mapWords';
 import type { FieldState } from './useFilmField';
 
