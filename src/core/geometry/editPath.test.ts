@@ -10,6 +10,7 @@ import {
   moveHandle,
   pathArea,
   pathBox,
+  reversePath,
   segmentLength,
   selfCrossings,
   setSegmentLength,
@@ -71,6 +72,9 @@ describe('edits of an outline', () => {
     const bent = bendSegment(board, 0, true);
     expect(pathArea(bent)).toBeGreaterThan(pathArea(board));
     expect(bendSegment(bent, 0, true)).toEqual(bent);
+    // Drawn clockwise it bulges out too: its first side is 200 mm long, 0.075 · 0.2² m².
+    const turned = pathArea(bendSegment(reversePath(board), 0, true));
+    expect(Math.abs(turned)).toBeCloseTo(0.06 + 0.075 * 0.2 ** 2, 12);
     expect(pathArea(bendSegment(bent, 0, false))).toBeCloseTo(0.06, 12);
     const pulled = moveHandle(bent, 0, 'c1', [0.1, -0.2]);
     expect(pathArea(pulled)).toBeGreaterThan(pathArea(bent));

@@ -1,6 +1,14 @@
 import { itemAt } from '../numeric';
 import { pathBox } from './outline';
-import { mapPath, reversePath, flattenSegment, walk, type Path, type Segment } from './path';
+import {
+  flattenSegment,
+  mapPath,
+  pathArea,
+  reversePath,
+  walk,
+  type Path,
+  type Segment,
+} from './path';
 import type { Point } from './point';
 
 /**
@@ -97,14 +105,18 @@ export function deleteCorner(path: Path, index: number): Path {
   };
 }
 
-/** Makes a segment curved (handles a third along, bulging out a little) or straight. */
+/** How far the handles of a new curve stand out, share of its chord. Judgement, no source. */
+const BULGE = 0.15;
+
+/** Makes a segment curved (handles a third along, bulging out a little, clockwise or not) or straight. */
 export function bendSegment(path: Path, segment: number, curved: boolean): Path {
+  const bulge = pathArea(path) < 0 ? -BULGE : BULGE;
   const next = rebuild(path, (s, i, from) => {
     if (i !== segment) return [s];
     if (!curved) return [{ kind: 'line', to: s.to }];
     if (s.kind === 'cubic') return [s];
     const [dx, dy] = minus(s.to, from);
-    const out: Point = [dy * 0.15, -dx * 0.15];
+    const out: Point = [dy * bulge, -dx * bulge];
     const c1 = add(between(from, s.to, 1 / 3), out);
     return [{ kind: 'cubic', c1, c2: add(between(from, s.to, 2 / 3), out), to: s.to }];
   });

@@ -114,6 +114,18 @@ describe('drawing', () => {
       expect(path && pathArea(path)).toBeCloseTo(1, 12);
     }
   });
+  it('six curved stretches bulge outwards whichever way they were drawn: no star', () => {
+    const six = Array.from({ length: 6 }, (_, i) => {
+      const angle = (Math.PI / 3) * i;
+      return corner(Math.cos(angle), Math.sin(angle), true);
+    });
+    // A hexagon of side 1, and on each side a cubic whose handles stand 0.15 out: ∫ 3 t (1 − t) 0.15 dt = 0.075.
+    const area = (3 * Math.sqrt(3)) / 2 + 6 * 0.075;
+    for (const points of [six, [...six].reverse()]) {
+      const path = drawnPath({ points }, true);
+      expect(path && pathArea(path)).toBeCloseTo(area, 9);
+    }
+  });
   it('stretches that were set curved bulge outwards', () => {
     const one = drawnPath(
       { points: [corner(0, 0), corner(1, 0, true), corner(1, 1), corner(0, 1)] },

@@ -10,14 +10,20 @@ import { usePlan } from './planView';
 
 /** Path data of the stretches so far, curved ones as they will be. */
 function openD(points: readonly Corner[], place: (p: Point) => Point): string {
+  const [first] = points;
+  if (!first) return '';
+  // As it will be closed: a curve bulges out of it whichever way it is drawn.
+  const closed: Path = {
+    start: first.at,
+    segments: [...points.slice(1), first].map(({ at }) => ({ kind: 'line', to: at })),
+  };
   return points
     .map(({ at, curved }, i) => {
       const [x, y] = place(at);
       const before = points[i - 1];
       if (!before) return `M${x} ${y}`;
       if (!curved) return `L${x} ${y}`;
-      const line: Path = { start: before.at, segments: [{ kind: 'line', to: at }] };
-      const [bent] = bendSegment(line, 0, true).segments;
+      const bent = bendSegment(closed, i - 1, true).segments[i - 1];
       if (bent?.kind !== 'cubic') return `L${x} ${y}`;
       return `C${[bent.c1, bent.c2, bent.to].map((p) => place(p).join(' ')).join(' ')}`;
     })
