@@ -98,4 +98,11 @@ test('the demo’s drawn piece keeps its handle bare', async ({ page }) => {
   await reloadStored(page);
   await page.getByRole('tab', { name: 'Edges' }).click();
   await expect(page.getByLabel('Edge 1', { exact: true })).toHaveValue('dammed');
+
+  // Its width over all is typed: outline and bare handle follow, 340 to 400 mm is 913 to 1074 cm².
+  await page.getByRole('button', { name: /^Width over all/ }).click();
+  await page.getByLabel('Width over all').fill('400 mm');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /Area of one face/ })).toHaveText(/107\d\scm²/);
+  await expect(page.getByRole('button', { name: /^Height over all: 540/ })).toBeVisible();
 });

@@ -16,6 +16,7 @@ import {
   setSegmentLength,
   shapePath,
   snap,
+  stretchPath,
   untangle,
   walk,
   type Path,
@@ -66,6 +67,14 @@ describe('edits of an outline', () => {
       expect(deleteCorner(less, 0)).toBe(less);
     }
     expect(deleteCorner(disc, 3).segments).toHaveLength(disc.segments.length - 1);
+  });
+
+  it('stretches along the axes: area goes with both factors, the middle stays', () => {
+    const wide = stretchPath(disc, [0, 0], [2, 0.5]);
+    expect(pathArea(wide)).toBeCloseTo(pathArea(disc), 9);
+    const box = pathBox(stretchPath(board, pathBox(board).middle, [2, 3]));
+    expect(box.widthM).toBeCloseTo(2 * pathBox(board).widthM, 6);
+    expect(box.middle[0]).toBeCloseTo(pathBox(board).middle[0], 9);
   });
 
   it('bends a stretch outwards and makes it straight again', () => {

@@ -31,6 +31,16 @@ function rebuild(path: Path, change: (s: Segment, i: number, from: Point) => Seg
   return { start: parts[parts.length - 1]?.to ?? path.start, segments: parts };
 }
 
+/**
+ * Stretches a path along the axes.
+ * @param about place that stays, m @param factors along x and y, > 0
+ */
+export const stretchPath = (path: Path, about: Point, factors: Point): Path =>
+  mapPath(path, ([x, y]) => [
+    about[0] + (x - about[0]) * factors[0],
+    about[1] + (y - about[1]) * factors[1],
+  ]);
+
 /** Moves a corner; the handles of the curves that meet there go along. */
 export function moveCorner(path: Path, index: number, to: Point): Path {
   const n = path.segments.length;

@@ -51,6 +51,7 @@ export {
   moveHandle,
   setSegmentLength,
   shiftPath,
+  stretchPath,
   untangle,
 } from './editPath';
 export { snap, type Snapped, type SnapRules } from './snap';

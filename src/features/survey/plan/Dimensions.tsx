@@ -2,9 +2,12 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import {
+  pathBox,
   setSegmentLength,
   shapeBox,
+  stretchPath,
   walk,
+  type Outline,
   type Path,
   type Point,
   type Shape,
@@ -135,6 +138,35 @@ function OutlineLabels({
     ));
 }
 
+/** Width and height over all of a free outline; another one stretches it, with its bare parts. */
+function OverallLabels({ shape }: { shape: Outline }) {
+  const { editArea } = useSurvey();
+  const { widthM, heightM, middle } = pathBox(shape.outer);
+  const stretch = (factors: Point) =>
+    editArea({
+      outline: stretchPath(shape.outer, middle, factors),
+      keepBare: shape.keepBare.map((bare) => stretchPath(bare, middle, factors)),
+    });
+  return (
+    <>
+      <Label
+        at={[64, 20]}
+        name="Width over all"
+        lengthM={widthM}
+        prefix="↔ "
+        onSet={(m) => stretch([m / widthM, 1])}
+      />
+      <Label
+        at={[172, 20]}
+        name="Height over all"
+        lengthM={heightM}
+        prefix="↕ "
+        onSet={(m) => stretch([1, m / heightM])}
+      />
+    </>
+  );
+}
+
 /** The lengths of the chosen area, each to be typed into. */
 export function Dimensions({
   shape,
@@ -148,7 +180,12 @@ export function Dimensions({
   const { onScreen } = usePlan();
   const { editArea } = useSurvey();
   if (shape.kind === 'outline')
-    return <OutlineLabels path={shape.outer} at={at} onChange={onChange} />;
+    return (
+      <>
+        <OutlineLabels path={shape.outer} at={at} onChange={onChange} />
+        <OverallLabels shape={shape} />
+      </>
+    );
   const box = shapeBox(shape);
   const [left, top] = onScreen([at[0] - box.widthM / 2, at[1] + box.heightM / 2]);
   const [right, bottom] = onScreen([at[0] + box.widthM / 2, at[1] - box.heightM / 2]);
