@@ -1,9 +1,8 @@
 'use client';
-import { Flex, Grid } from '@chakra-ui/react';
+import { Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { PieceView } from '@/shop/coatView';
 import { PieceFrame } from '@/features/common/PieceFrame';
-import { SectionDrawing } from './section';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import { CoatDesk } from './CoatDesk';
@@ -16,27 +15,26 @@ function Desk({ view }: { view: PieceView }) {
   const [planning, setPlanning] = useState(false);
   const selected =
     view.coats.find((c) => c.coat.id === chosen) ?? view.upcoming ?? view.coats.at(-1) ?? null;
-  const area = view.areas[0];
-  if (!area) return <Panel>Survey the piece first.</Panel>;
+  if (view.areas.length === 0) return <Panel>Survey the piece first.</Panel>;
+  /** What was planned stands above: its section and its volume are what one wants to see next. */
+  const planned = (id: string) => {
+    setChosen(id);
+    setPlanning(false);
+    window.scrollTo({ top: 0 });
+  };
   const plan = (
     <PlanCoatForm
       view={view}
-      onPlanned={(id) => {
-        setChosen(id);
-        setPlanning(false);
-      }}
+      onPlanned={planned}
       onCancel={selected ? () => setPlanning(false) : null}
     />
   );
   if (!selected)
     return (
-      <Grid gap="4">
-        <Panel>
-          <SectionDrawing area={area} support={view.piece.support} laminae={[]} />
-        </Panel>
+      <Flex direction="column" gap="4" minW="0">
         {plan}
-        <ReadyPlans view={view} onPlanned={setChosen} />
-      </Grid>
+        <ReadyPlans view={view} onPlanned={planned} />
+      </Flex>
     );
   return (
     <CoatDesk
@@ -58,13 +56,7 @@ function Desk({ view }: { view: PieceView }) {
       {planning && (
         <>
           {plan}
-          <ReadyPlans
-            view={view}
-            onPlanned={(id) => {
-              setChosen(id);
-              setPlanning(false);
-            }}
-          />
+          <ReadyPlans view={view} onPlanned={planned} />
         </>
       )}
     </CoatDesk>

@@ -97,7 +97,7 @@ export function PlanCoatForm({ view, onPlanned, onCancel }: Props) {
         }}
         noValidate
       >
-        <Grid templateColumns="repeat(auto-fit, minmax(170px, 1fr))" gap="4">
+        <Grid templateColumns="repeat(auto-fit, minmax(200px, 1fr))" gap="4">
           <TextField
             label="Coat"
             value={draft.name}

@@ -1,6 +1,6 @@
 import type { FilmCheck, MixingCheck, Verdict } from '@/core/coat';
 import type { Explanation } from '@/core/explain';
-import type { Quantity } from '@/core/units';
+import { FOOT_M, type Quantity } from '@/core/units';
 import type { Format } from '@/features/common/useFormat';
 import { spanText } from '@/features/common/clockText';
 
@@ -69,7 +69,10 @@ function wordsOf(check: FilmCheck | MixingCheck, format: Format): Words {
     }
     case 'level': {
       const { allowed, slope, wasRead } = figures;
-      const perMetre = (s: number) => `${format.show(s, 'length', 2).text}/m`;
+      // A rise is told over the length that a shop measures by.
+      const [run, unit] = format.units === 'us' ? [FOOT_M, 'ft'] : [1, 'm'];
+      const perMetre = (s: number) =>
+        `${format.show(s * run, 'length', format.units === 'us' ? 3 : 2).text}/${unit}`;
       return {
         title: fine
           ? 'Level enough'
