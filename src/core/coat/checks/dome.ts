@@ -36,6 +36,8 @@ const computed = (
   quantity: ExplainInput['quantity'],
 ): ExplainInput => ({ label, value, quantity, source: 'computed' });
 
+/** A recess over its rim by less than this is level with it, m. */
+const ROUNDING_M = 1e-9;
 /** Over the safe mean by less than rounding is not over, m³. */
 const ROUNDING_M3 = 1e-12;
 
@@ -47,27 +49,33 @@ const domes = (area: CheckArea): boolean => {
 
 /**
  * Whether a film that must not run over its rims stays on its face or back, and what it would take to spill.
- * @returns null where no area ends in a dome, or the coat is brushed; of several areas the one closest to spilling
+ * @returns null where no area ends in a dome and no recess is filled over its rim, or the coat is brushed; of several
+ *   areas the one closest to spilling
  * Source: capillary statics with the balance of forces; the safe angle is from memory.
  */
 export function domeCheck(input: CheckInput): DomeCheck | null {
   if (isBrushed(input.coat)) return null;
-  const found = flatAreas(input)
-    .filter(domes)
+  const over = input.areas.filter((a) => a.kind === 'recess' && overRim(input, a) > 0);
+  const found = [...flatAreas(input).filter(domes), ...over]
     .map((area) => domeOnArea(input, area))
     .sort((a, b) => a.figures.spareKg - b.figures.spareKg);
   return found[0] ?? null;
 }
 
+/** How far a recess is filled over its rim, m: that much of it is held by the rim alone. */
+const overRim = (input: CheckInput, area: CheckArea): number =>
+  surfaceUnder(input, area.id) + input.coat.thicknessM - area.depthM - ROUNDING_M;
+
 function domeOnArea(input: CheckInput, area: CheckArea): DomeCheck {
   const { coat, count, sheet } = input;
   const lengthM = mixLength(sheet);
-  const shape = filmShape(area.shape, wallsOf(area), lengthM);
+  const recess = area.kind === 'recess';
+  const shape = filmShape(area.shape, recess ? [] : wallsOf(area), lengthM);
   const density = mixDensity(sheet);
   const safe = domeOn(shape, RIM.safe, lengthM);
   const greatest = domeOn(shape, Math.PI / 2, lengthM);
-  // One surface, however many coats: what lies there already is part of the dome.
-  const laidM = surfaceUnder(input, area.id);
+  // One surface, however many coats: what lies there already is part of the dome; a recess holds its depth without one.
+  const laidM = surfaceUnder(input, area.id) - (recess ? area.depthM : 0);
   const t = coat.thicknessM + laidM;
   const rimRad = angleFor(shape, 'meanM', t, lengthM);
   const now = rimRad === null ? null : domeOn(shape, rimRad, lengthM);
@@ -93,7 +101,9 @@ function domeOnArea(input: CheckInput, area: CheckArea): DomeCheck {
           : 'Young–Laplace over the disc, turned round for the angle θ of the rim; V = π a² (2 c lc² + H) − 2 π a lc² sin θ',
       inputs: [
         film(coat.thicknessM, 'mean film of the coat', 'chosen'),
-        film(laidM, 'mean film that lies there already'),
+        recess
+          ? film(-laidM, 'depth of the recess that it fills first')
+          : film(laidM, 'mean film that lies there already'),
         ...(now ? [film(now.centreM, 'height in the middle')] : []),
         film(lengthM, 'capillary length, lc = √(γ / ρ g)'),
         ...(shape.mask === undefined
