@@ -11,7 +11,7 @@ import type { Cover, LedgerArea, LedgerInput, LedgerOverride, ReserveSchool } fr
 import { heldOn, intentThickness, RIM, wettingOf, type Intent, type IntentArea } from './intent';
 import { coatLedger } from './ledger';
 import { stays } from './lineParts';
-import { edgeKinds, ledgerArea, wallsOf, type PlanArea } from './planArea';
+import { edgeKinds, isFlat, ledgerArea, wallsOf, type PlanArea } from './planArea';
 import { SOAK_M } from './soak';
 
 /** A coat as it is planned. */
@@ -49,9 +49,6 @@ export interface PlanInput<C extends PlanCoat = PlanCoat> {
 
 type Beneath = ReadonlyMap<string, OnArea<BuildCoat>>;
 const surfaceOf = (below: Beneath, id: string): number => below.get(id)?.surfaceM ?? 0;
-
-/** Faces and backs have edges, walls and a level; a recess and a band have not. */
-const isFlat = ({ kind }: PlanArea): boolean => kind === 'face' || kind === 'back';
 
 /** What an intention meets on the areas of a coat. */
 export function intentAreas(plan: PlanInput): IntentArea[] {

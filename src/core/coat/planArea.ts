@@ -48,5 +48,9 @@ export function ledgerArea(area: PlanArea, count: number): LedgerArea {
 export const wallsOf = (area: Pick<PlanArea, 'edges'>): readonly boolean[] =>
   area.edges.map((e) => e.kind === 'dammed');
 
+/** Faces and backs have edges, walls and a level; a recess and a band have not. */
+export const isFlat = ({ kind }: Pick<PlanArea, 'kind'>): boolean =>
+  kind === 'face' || kind === 'back';
+
 export const edgeKinds = (area: Pick<PlanArea, 'edges'>): readonly EdgeKind[] =>
   area.edges.map((e) => e.kind);

@@ -1,10 +1,12 @@
 import type { ExplainInput, Explanation } from '../../explain';
 import type { Tilt } from '../../geometry';
-import type { CoatKind, EdgeKind, Support } from '../../piece';
+import type { CoatKind, Support } from '../../piece';
 import type { ResinSheet } from '../../resin';
 import { staysOn, type BuildCoat } from '../buildUp';
 import type { Intent } from '../intent';
-import type { PlanArea } from '../planArea';
+import { isFlat, type PlanArea } from '../planArea';
+
+export { edgeKinds } from '../planArea';
 
 export type Verdict = 'fine' | 'watch' | 'stop';
 
@@ -56,8 +58,5 @@ export const surfaceUnder = ({ beneath }: CheckInput, areaId: string): number =>
 /** Film that stays on an area, m. */
 export const lies = ({ coat }: CheckInput, areaId: string): number => staysOn(coat, areaId);
 
-export const edgeKinds = (area: CheckArea): readonly EdgeKind[] => area.edges.map((e) => e.kind);
-
-/** Faces and backs: what has edges and a level of its own. */
-export const flatAreas = ({ areas }: CheckInput): readonly CheckArea[] =>
-  areas.filter((a) => a.kind === 'face' || a.kind === 'back');
+/** Of the areas of a coat those that have edges and a level of their own. */
+export const flatAreas = ({ areas }: CheckInput): readonly CheckArea[] => areas.filter(isFlat);
