@@ -48,6 +48,7 @@ export interface Stales {
   readonly 'coat gone or being mixed': null;
   readonly 'coat not planned': { readonly verb: 'changed' | 'removed' | 'moved' | 'split' };
   readonly 'coat poured': null;
+  readonly 'layer gone': null;
   readonly 'no place to move to': null;
   readonly 'nothing goes below it': { readonly name: string };
   readonly 'session left': null;

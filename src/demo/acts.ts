@@ -6,13 +6,26 @@ import { massRatioBA } from '@/core/resin';
 import type { ShopDb } from '@/data/db';
 import { noteDefect, repairDefect, writeLogNote } from '@/data/repos/bench';
 import { planCoat } from '@/data/repos/coats';
+import { addLayer } from '@/data/repos/layers';
 import { addTask, doTask, waiveTask, type Doing, type NewTask } from '@/data/repos/prep';
 import { noteRoom } from '@/data/repos/room';
 import { startSession } from '@/data/repos/session';
 import { addPiece, changeSurvey, surveyOf, type NewPhoto } from '@/data/repos/survey';
 import { coverBatch, endStir, mixB, pourCoat, startStir, weighA } from '@/data/repos/wet';
 import type { ActionContext } from '@/data/write';
-import { asId, PIECES, plainArea, plainCoat, type Area, type Coat, type Piece } from '@/records';
+import {
+  asId,
+  PIECES,
+  plainArea,
+  plainCoat,
+  type Area,
+  type AreaCut,
+  type Coat,
+  type Id,
+  type Layer,
+  type Piece,
+} from '@/records';
+import { placesIn } from '@/shop/places';
 import { ledgerOf, splitOf } from '@/shop/coatView';
 import { holdsOf, prepOf } from '@/shop/prepView';
 import { coatNamed, coatSeen, pieceNamed, shopNow, type Teller } from './teller';
@@ -34,6 +47,44 @@ export interface PieceSpec {
   /** Areas besides the face. */
   readonly more?: readonly Omit<Area, 'id' | 'pieceId'>[];
   readonly photos?: readonly NewPhoto[];
+  /** Cuts of the face into places, by their names, and what is told of some of them. */
+  readonly cuts?: readonly (Omit<AreaCut, 'of' | 'makes'> & {
+    readonly of: string;
+    readonly makes: string;
+  })[];
+  readonly places?: Readonly<Record<string, Partial<Omit<Area, 'id' | 'pieceId'>>>>;
+  /** How high the walls of its face stand, m. */
+  readonly wallM?: number;
+}
+
+export interface LayerSpec extends Pick<
+  Layer,
+  'kind' | 'name' | 'greatestM' | 'meanM' | 'share' | 'labelS'
+> {
+  readonly on: readonly string[];
+  /** Name of the coat that it lies on; the ground when left out. */
+  readonly over?: string;
+  readonly state?: 'planned' | 'there before';
+}
+
+/** A face with its places, when it is cut. */
+function faceRows(spec: PieceSpec, newId: () => Id<'area'>) {
+  const { shape, edgeHeightM, edges, face, cuts = [], places = {}, wallM = null } = spec;
+  const plain = plainArea(shape, edgeHeightM, edges);
+  const row = { ...plain, edges: plain.edges.map((e) => ({ ...e, wallM })), ...face };
+  if (cuts.length === 0) return [{ ...row, id: null }];
+  const ids = new Map<string, Id<'area'>>();
+  const named = (name: string) => {
+    const id = ids.get(name) ?? newId();
+    ids.set(name, id);
+    return id;
+  };
+  const id = newId();
+  const told = cuts.map((c) => ({ ...c, of: named(c.of), makes: named(c.makes) }));
+  return [
+    { ...row, id, cuts: told },
+    ...[...ids].map(([name, own]) => ({ ...row, ...places[name], name, id: own, partOf: id })),
+  ];
 }
 
 export interface CoatSpec {
@@ -46,7 +97,9 @@ export interface CoatSpec {
   readonly intent?: Intent;
   /** Names of its areas; all but a recess when left out. */
   readonly on?: readonly string[];
-  readonly more?: Partial<Pick<Coat, 'coverage' | 'colours' | 'overrides' | 'restS' | 'reserve'>>;
+  readonly more?: Partial<
+    Pick<Coat, 'coverage' | 'colours' | 'overrides' | 'restS' | 'reserve' | 'line' | 'freesDams'>
+  >;
 }
 
 /** A drawn picture that stands for a photo. */
@@ -71,17 +124,15 @@ export class Bench {
   }
 
   piece(atMs: number, spec: PieceSpec): void {
-    const { shape, edgeHeightM, edges, face, about, more = [], photos = [] } = spec;
-    const { name, count = 1, support, note } = spec;
+    const { about, more = [], photos = [], name, count = 1, support, note } = spec;
     const use = { hotCups: false, food: false, daylight: false };
-    const areas = [{ ...plainArea(shape, edgeHeightM, edges), ...face }, ...more];
-    const survey = {
+    const surveyOfSpec = (c: ActionContext) => ({
       ...PIECES.defaults,
       ...{ name, count, support, note, use },
       ...about,
-      areas: areas.map((a) => ({ ...a, id: null })),
-    };
-    this.story.at(atMs, (db, c) => addPiece(db, c, survey, photos));
+      areas: [...faceRows(spec, () => c.newId<'area'>()), ...more.map((a) => ({ ...a, id: null }))],
+    });
+    this.story.at(atMs, (db, c) => addPiece(db, c, surveyOfSpec(c), photos));
   }
 
   /** The propped piece is read. */
@@ -98,13 +149,27 @@ export class Bench {
     this.story.at(atMs, async (db, c) => {
       const { id: pieceId } = await pieceNamed(db, piece);
       const areas = await db.areas.where('pieceId').equals(pieceId).toArray();
-      const own = areas.filter((a) => (on ? on.includes(a.name) : a.kind !== 'recess'));
+      const own = placesIn(areas).areas.filter((a) =>
+        on ? on.includes(a.name) : a.kind !== 'recess' && !a.bare,
+      );
       return planCoat(db, c, {
         ...plainCoat(thicknessM),
         ...(intent && { intent }),
         ...more,
         ...{ name, kind, pieceId, areaIds: own.map((a) => a.id), resinId: asId(resin) },
       });
+    });
+  }
+
+  /** A layer that is not resin goes between the coats. */
+  layer(atMs: number, piece: string, spec: LayerSpec): void {
+    const { on, over, state = 'planned', ...told } = spec;
+    this.story.at(atMs, async (db, c) => {
+      const { id: pieceId } = await pieceNamed(db, piece);
+      const areas = await db.areas.where('pieceId').equals(pieceId).toArray();
+      const areaIds = areas.filter((a) => on.includes(a.name)).map((a) => a.id);
+      const below = over === undefined ? null : (await coatNamed(db, piece, over)).id;
+      return addLayer(db, c, { ...told, pieceId, areaIds, over: below, state: { at: state } });
     });
   }
 

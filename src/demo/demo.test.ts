@@ -53,8 +53,8 @@ describe('the invented shop', () => {
     expect(shop.log.length).toBeGreaterThan(80);
   });
 
-  it('has eleven pieces and three resins with different ratios', () => {
-    expect(shop.pieces).toHaveLength(11);
+  it('has fifteen pieces and three resins with different ratios', () => {
+    expect(shop.pieces).toHaveLength(15);
     expect(
       shop.resins.map((r) => `${r.sheet.ratio.a}:${r.sheet.ratio.b} ${r.sheet.ratio.by}`),
     ).toEqual(['2:1 volume', '1:1 volume', '100:45 mass']);

@@ -23,12 +23,12 @@ export function tellLampRoomTray(
     about: { use: { hotCups: true, food: false, daylight: false } },
     more: [
       {
-        ...plainArea(disc(0.05), 0, ['dammed'], 'recess'),
+        ...plainArea(disc(0.05), 0, ['own rim'], 'recess'),
         name: 'Pit',
         at: [0.04, 0.025],
         depthM: 2.4e-3,
       },
-      plainArea(disc(0.22), 0.008, ['dammed'], 'back'),
+      plainArea(disc(0.22), 0.008, ['own rim'], 'back'),
     ],
   });
   const plan = { resin } as const;

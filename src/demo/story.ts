@@ -5,6 +5,7 @@ import { asId, DEFAULT_SETTINGS, plainArea } from '@/records';
 import { Bench, drawn } from './acts';
 import { LENS_BOX, lensOutline, lensPhoto, lensPlan } from './lampLens';
 import { tellLampRoomTray } from './lampRoomTray';
+import { tellPlaces } from './places';
 import { hangingPlate, paddleOutline } from './paddle';
 import { dimpledDisc } from './pictures';
 import { DEMO_RESINS } from './resins';
@@ -46,7 +47,7 @@ function reliefMap(b: Bench, ago: Ago) {
     ...{ name, support: 'cured resin' },
     note: 'Round map of the valley whose pour failed: sunk middle, hills stand proud.',
     shape: { kind: 'disc', diameterM: 0.38 },
-    ...{ edgeHeightM: 0.012, edges: ['dammed'] },
+    ...{ edgeHeightM: 0.012, edges: ['tape wall'] },
     face: {
       surface: { kind: 'old resin', ageDays: 40, sanded: true },
       relief: [{ kind: 'paste', greatestM: 2.4e-3, meanM: 0.9e-3, share: 0.35 }],
@@ -91,7 +92,7 @@ function viaduct(b: Bench, ago: Ago) {
     ...{ name, support: 'sealed panel' },
     note: 'Oil on panel, six months dry, varnish off. Client wants depth, and a rim that does not look raw.',
     shape: { kind: 'rectangle', widthM: 0.6, heightM: 0.4 },
-    ...{ edgeHeightM: 0.018, edges: ['open', 'open', 'dammed', 'open'] },
+    ...{ edgeHeightM: 0.018, edges: ['open', 'open', 'tape wall', 'open'] },
   });
   b.coat(ago(11, 3), name, { name: 'Seal', kind: 'seal', resin: TARN, thicknessM: 0.2e-3 });
   b.pour(ago(6, 3), name, 'Seal', 21, 5);
@@ -114,7 +115,7 @@ function tiles(b: Bench, ago: Ago) {
     ...{ name, count: 8, support: 'tile' },
     note: 'Octagonal ticket-hall floor tiles, taped rims.',
     shape: { kind: 'regularPolygon', sides: 8, sizeM: 0.15, across: 'flats' },
-    ...{ edgeHeightM: 0.009, edges: ['dammed'] },
+    ...{ edgeHeightM: 0.009, edges: ['tape wall'] },
   });
   b.coat(ago(8, 4), name, { name: 'Flood 1', kind: 'flood', resin: MILLRACE, thicknessM: 2e-3 });
   b.pour(ago(0, 8.2), name, 'Flood 1', 22);
@@ -213,7 +214,7 @@ function canvas(b: Bench, ago: Ago) {
     ...{ name, support: 'canvas' },
     note: 'Torn at the 1911 column; edges pulled together from the back, acrylic base drying.',
     shape: { kind: 'rectangle', widthM: 0.5, heightM: 0.7 },
-    ...{ edgeHeightM: 0.02, edges: ['dammed'] },
+    ...{ edgeHeightM: 0.02, edges: ['tape wall'] },
     about: { bellyM: 1.5e-3 },
     face: { damage: [{ kind: 'tear', lengthM: 0.12, widthM: 0, depthM: 0 }] },
   });
@@ -266,7 +267,7 @@ function room(b: Bench, ago: Ago) {
 }
 
 /**
- * Fernhollow Works, an invented finishing shop with a commission for an invented narrow-gauge railway museum: eleven
+ * Fernhollow Works, an invented finishing shop with a commission for an invented narrow-gauge railway museum: fifteen
  * pieces in different stages and three weeks of log, told to an empty shop through the acts of its users.
  * @param endMs the clock of the last hour
  */
@@ -278,11 +279,12 @@ export async function tellStory(db: ShopDb, endMs: number): Promise<void> {
   for (const resin of DEMO_RESINS) story.at(ago(21, 3), (db2, c) => saveResin(db2, c, resin));
   b.note(
     ago(21, 2),
-    'Commission of the Fernhollow museum line begins: eleven pieces, first six on the bench.',
+    'Commission of the Fernhollow museum line begins: fifteen pieces, first six on the bench.',
   );
   const parts = [labels, reliefMap, viaduct, tiles, board, paddle, lens, canvas];
   for (const part of [...parts, coasters, clockFace]) part(b, ago);
   tellLampRoomTray(b, ago, MILLRACE);
+  tellPlaces(b, ago, MILLRACE);
   room(b, ago);
   story.at(ago(2), (db2, c) => noteBackup(db2, c));
   await story.play(db);

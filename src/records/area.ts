@@ -7,6 +7,7 @@ import {
 } from '@/core/geometry';
 import {
   AREA_KINDS,
+  BOUNDARIES,
   DAMAGE_KINDS,
   EDGE_KINDS,
   POROSITIES,
@@ -27,6 +28,22 @@ export interface Edge {
   readonly kind: EdgeKind;
   readonly heightM: number;
   readonly profile: EdgeProfile;
+  /** How high its wall stands over the ground, m; null: as high as is needed, or no wall. */
+  readonly wallM: number | null;
+}
+
+/** A cut of a face, or of one of its places, in two. */
+export interface AreaCut {
+  /** The place that is cut; it keeps its name for what is left of it. */
+  readonly of: Id<'area'>;
+  /** The place that the cut makes: to the left of the line, or inside a closed one. */
+  readonly makes: Id<'area'>;
+  /** Straight pieces from point to point, on the plan of the face, m. */
+  readonly points: readonly Point[];
+  readonly closed: boolean;
+  /** What stands on the line. */
+  readonly kind: (typeof BOUNDARIES)[number];
+  readonly wallM: number | null;
 }
 
 /** How an outline became known. */
@@ -65,6 +82,12 @@ export interface Area {
   readonly surface: Surface;
   readonly damage: readonly Damage[];
   readonly measured: Measured;
+  /** Cuts of a face into places, in their order; none: it is one place. */
+  readonly cuts: readonly AreaCut[];
+  /** The face that it is a place of; its outline is cut from that. Null: it is no place of another. */
+  readonly partOf: Id<'area'> | null;
+  /** It stays bare: no coat goes on it. */
+  readonly bare: boolean;
 }
 
 export const edgeKindsOf = (area: Pick<Area, 'edges'>): readonly EdgeKind[] =>
@@ -76,6 +99,7 @@ export const edgeHeightOf = (area: Pick<Area, 'edges'>): number =>
 const edge = ({ Joi, number, oneOf }: Parts) =>
   Joi.object({
     kind: oneOf(EDGE_KINDS),
+    wallM: number().min(0).max(0.5).allow(null),
     heightM: number().min(0).max(0.5),
     profile: Joi.alternatives()
       .conditional('.kind', {
@@ -84,6 +108,15 @@ const edge = ({ Joi, number, oneOf }: Parts) =>
         otherwise: Joi.object({ kind: Joi.valid('square', 'eased').required() }),
       })
       .required(),
+  });
+const cut = ({ Joi, flag, id, listOf, number, oneOf, point }: Parts) =>
+  Joi.object({
+    of: id(),
+    makes: id(),
+    points: listOf(point().optional(), 20_000).min(2),
+    closed: flag(),
+    kind: oneOf(BOUNDARIES),
+    wallM: number().min(0).max(0.5).allow(null),
   });
 const relief = ({ Joi, number, oneOf }: Parts) =>
   Joi.object({
@@ -119,6 +152,9 @@ export const AREAS = defineRecord<Area>()({
   live: true,
   references: [
     { field: 'pieceId', table: 'pieces' },
+    { field: 'partOf', table: 'areas' },
+    { field: 'cuts.of', table: 'areas', later: true },
+    { field: 'cuts.makes', table: 'areas', later: true },
     // A photo names its piece, so it comes after the areas that were traced from it.
     { field: 'measured.photoId', table: 'photos', later: true },
     { field: 'measured.planPhotoId', table: 'photos', later: true },
@@ -130,6 +166,9 @@ export const AREAS = defineRecord<Area>()({
     relief: [],
     surface: { kind: 'bare', ageDays: null, sanded: false },
     damage: [],
+    cuts: [],
+    partOf: null,
+    bare: false,
   },
   meaning: ({ shape, edges }) => {
     const checked = checkShape(shape);
@@ -148,7 +187,7 @@ export const AREAS = defineRecord<Area>()({
         ];
   },
   schema: (parts) => {
-    const { Joi, flag, id, listOf, name, number, oneOf, point, shapeSchema } = parts;
+    const { Joi, flag, id, listOf, maybeId, name, number, oneOf, point, shapeSchema } = parts;
     return {
       id: id(),
       pieceId: id(),
@@ -157,7 +196,7 @@ export const AREAS = defineRecord<Area>()({
       shape: shapeSchema,
       at: point(),
       depthM: number().min(0).max(0.5),
-      edges: listOf(edge(parts), 60).min(1),
+      edges: listOf(edge(parts), 200).min(1),
       porosity: oneOf(POROSITIES),
       relief: listOf(relief(parts), 8),
       surface: Joi.object({
@@ -167,6 +206,9 @@ export const AREAS = defineRecord<Area>()({
       }).required(),
       damage: listOf(damage(parts), 12),
       measured: measured(parts),
+      cuts: listOf(cut(parts), 60),
+      partOf: maybeId(),
+      bare: flag(),
     };
   },
 });

@@ -3,6 +3,8 @@ import {
   FLOOD_OVER_LIMITS_M2,
   INTENTS,
   LEDGER_LINES,
+  LINE_LIMITS,
+  LINE_USES,
   MIX_LIMITS_M3,
   OVERRIDE_LIMITS_M3,
   THICKNESS_LIMITS_M,
@@ -10,6 +12,7 @@ import {
   type LedgerOverride,
   type ReserveSchool,
 } from '@/core/coat';
+import type { Point } from '@/core/geometry';
 import { COAT_KINDS, type CoatKind } from '@/core/piece';
 import type { TemperatureStep } from '@/core/resin';
 import { defineRecord, type Parts } from './define';
@@ -31,6 +34,10 @@ export interface Coat {
   readonly staysM: readonly number[];
   /** Share of its areas that it covers; a patch covers less than all. */
   readonly coverage: number;
+  /** A line that is drawn with resin, for a coat that is one. */
+  readonly line: DrawnLine | null;
+  /** When it has cured the dams of its areas come off, and their edges are open from then on. */
+  readonly freesDams: boolean;
   /** Lines of the ledger that the user set. */
   readonly overrides: readonly LedgerOverride[];
   /** Colours of an art coat and their shares of the mix; what is left is the clear ground. */
@@ -44,9 +51,21 @@ export interface Coat {
   readonly history: readonly TemperatureStep[];
 }
 
+/** A path of resin on the plan of a face. */
+export interface DrawnLine {
+  readonly as: (typeof LINE_USES)[number];
+  readonly points: readonly Point[];
+  readonly closed: boolean;
+  readonly widthM: number;
+  /** Angle at which its sides meet the ground, rad. */
+  readonly angleRad: number;
+}
+
 const PLAIN = {
   kind: 'flood',
   coverage: 1,
+  line: null,
+  freesDams: false,
   colours: [],
   overrides: [],
   restS: DEFAULT_REST_S,
@@ -86,6 +105,14 @@ function intent(parts: Parts) {
     })
     .required();
 }
+const line = ({ Joi, flag, listOf, number, oneOf, point }: Parts) =>
+  Joi.object({
+    as: oneOf(LINE_USES),
+    points: listOf(point().optional(), 20_000).min(2),
+    closed: flag(),
+    widthM: number().min(LINE_LIMITS.widthM.min).max(LINE_LIMITS.widthM.max),
+    angleRad: number().min(LINE_LIMITS.angleRad.min).max(LINE_LIMITS.angleRad.max),
+  });
 const override = ({ Joi, number, oneOf }: Parts) =>
   Joi.object({
     line: oneOf(LEDGER_LINES),
@@ -116,7 +143,7 @@ export const COATS = defineRecord<Coat>()({
           },
         ],
   schema: (parts) => {
-    const { Joi, id, instant, listOf, maybeId, maybeInstant, name, number, oneOf } = parts;
+    const { Joi, flag, id, instant, listOf, maybeId, maybeInstant, name, number, oneOf } = parts;
     const { reserveSchema, roomTemperature } = parts;
     return {
       id: id(),
@@ -130,6 +157,12 @@ export const COATS = defineRecord<Coat>()({
       thicknessM: film(parts),
       staysM: Joi.array().items(number().min(0).max(THICKNESS_LIMITS_M.max)).required(),
       coverage: number().greater(0).max(1),
+      line: Joi.when('kind', {
+        is: 'line',
+        then: line(parts).required(),
+        otherwise: Joi.valid(null).required(),
+      }),
+      freesDams: flag(),
       overrides: listOf(override(parts), LEDGER_LINES.length).unique('line'),
       colours: listOf(Joi.object({ name: name(), share: number().greater(0).max(1) }), 12),
       restS: number().min(0).max(86400),

@@ -9,12 +9,20 @@ export {
   type Tables,
 } from './tables';
 export type { AirReading } from './air';
-export { edgeHeightOf, edgeKindsOf, type Area, type Edge, type Measured } from './area';
+export {
+  edgeHeightOf,
+  edgeKindsOf,
+  type Area,
+  type AreaCut,
+  type Edge,
+  type Measured,
+} from './area';
 export { plainArea } from './plainArea';
 export { BATCHES, WEIGHED_BY, type Batch, type WeighedBy } from './batch';
 export { BATCH_STEPS, batchStep, type BatchStep } from './batchStep';
-export { COATS, plainCoat, type Coat } from './coat';
+export { COATS, plainCoat, type Coat, type DrawnLine } from './coat';
 export type { Defect } from './defect';
+export { LAYERS, type Layer, type LayerState } from './layer';
 export { LOG, LOG_KINDS, type LogEntry, type LogKind } from './logEntry';
 export type { Photo } from './photo';
 export { PIECES, type HardwareMark, type LevelReading, type Piece } from './piece';

@@ -1,6 +1,6 @@
 import { COUNT_LIMITS } from '@/core/coat';
 import type { Point, Tilt } from '@/core/geometry';
-import { SUPPORTS, type Support } from '@/core/piece';
+import { PIECE_SIDES, SUPPORTS, type PieceSide, type Support } from '@/core/piece';
 import type { PrepSchools } from '@/core/prep';
 import { defineRecord } from './define';
 import type { Id } from './id';
@@ -22,6 +22,8 @@ export interface Piece {
   readonly bellyM: number;
   /** Schools of preparation that differ from the shop's. */
   readonly prep: Partial<PrepSchools>;
+  /** Which side lies up. */
+  readonly up: PieceSide;
 }
 
 export interface HardwareMark {
@@ -41,7 +43,7 @@ export const PIECES = defineRecord<Piece>()({
   name: 'pieces',
   live: true,
   references: [],
-  defaults: { marks: [], level: null, bellyM: 0, prep: {} },
+  defaults: { marks: [], level: null, bellyM: 0, prep: {}, up: 'front' },
   order: (a, b) => a.createdMs - b.createdMs,
   schema: ({ Joi, flag, id, instant, listOf, name, number, oneOf, point, schools, text }) => ({
     id: id(),
@@ -65,5 +67,6 @@ export const PIECES = defineRecord<Piece>()({
       .required(),
     bellyM: number().min(0).max(0.1),
     prep: schools(),
+    up: oneOf(PIECE_SIDES),
   }),
 });

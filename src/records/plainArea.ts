@@ -24,6 +24,7 @@ export function plainArea(
       kind: kinds[i % kinds.length] ?? 'open',
       heightM: edgeHeightM,
       profile: { kind: 'square' },
+      wallM: null,
     })),
     measured: { by: shape.kind === 'outline' ? 'drawing' : 'rule' },
   };

@@ -20,6 +20,7 @@ const piece: Piece = {
   use: { hotCups: true, food: false, daylight: true },
   marks: [{ name: 'hinge', at: [0.1, 0] }],
   prep: {},
+  up: 'front',
   bellyM: 0,
   level: {
     tilt: { alongX: 0.001, alongY: -0.002 },

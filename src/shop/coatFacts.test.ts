@@ -9,7 +9,7 @@ const area = (id: string, change: Partial<Area> = {}): Area => ({
     'open',
     'open',
     'open',
-    'dammed',
+    'tape wall',
   ]),
   id: asId(id),
   pieceId: asId('p'),
@@ -17,13 +17,13 @@ const area = (id: string, change: Partial<Area> = {}): Area => ({
 });
 const face = area('face', { porosity: 'porous' });
 const pit = area('pit', {
-  ...plainArea({ kind: 'rectangle', widthM: 0.05, heightM: 0.04 }, 0, ['dammed'], 'recess'),
+  ...plainArea({ kind: 'rectangle', widthM: 0.05, heightM: 0.04 }, 0, ['tape wall'], 'recess'),
   id: asId('pit'),
   depthM: 3e-3,
 });
 const back = area('back', {
   kind: 'back',
-  edges: face.edges.map((e) => ({ ...e, kind: 'dammed' })),
+  edges: face.edges.map((e) => ({ ...e, kind: 'tape wall' })),
 });
 const areas = [face, pit, back];
 
@@ -43,14 +43,18 @@ const coat = (
 });
 const piece: Piece = {
   ...{ id: asId('p'), name: 'Sill', count: 2, support: 'canvas', note: '', createdMs: 0 },
-  ...{ use: { hotCups: false, food: false, daylight: false }, marks: [], prep: {} },
+  ...{ use: { hotCups: false, food: false, daylight: false }, marks: [], prep: {}, up: 'front' },
   level: { tilt: { alongX: 0.003, alongY: 0.004 }, by: 'typed', readMs: 0, props: [] },
   bellyM: 2e-3,
 };
 const input = (own: Coat, coats: readonly Coat[] = [own], sealed: readonly string[] = []) =>
-  ledgerInput(own, { piece, areas, coats, sealed: new Set(sealed) }, TEST_SHEET);
+  ledgerInput(
+    own,
+    { piece, areas, wholes: [], layers: [], coats, sealed: new Set(sealed) },
+    TEST_SHEET,
+  );
 const film = (own: Coat, coats: readonly Coat[]) =>
-  filmOf(own, { piece, areas, coats, sealed: new Set() }, TEST_SHEET);
+  filmOf(own, { piece, areas, wholes: [], layers: [], coats, sealed: new Set() }, TEST_SHEET);
 
 describe('a coat as the ledger takes it', () => {
   it('the first flood meets pores, belly, tilt, walls, an open recess and edges that hold so much', () => {

@@ -13,26 +13,35 @@ import {
 } from '@/core/coat';
 import type { ResinSheet } from '@/core/resin';
 import type { Result } from '@/core/result';
-import type { Area, Coat, Piece, PrepRecord } from '@/records';
+import type { Area, Coat, Layer, Piece, PrepRecord } from '@/records';
 
 /** A piece as its coats are planned on it. */
 export interface PlanGround {
   readonly piece: Pick<Piece, 'count' | 'support' | 'level' | 'bellyM'>;
-  /** All areas and all coats of the piece. */
+  /** All places and uncut areas of the piece, the faces that are cut, and all coats and layers. */
   readonly areas: readonly Area[];
+  readonly wholes: readonly Area[];
+  readonly layers: readonly Layer[];
   readonly coats: readonly BuildCoat[];
   /** Areas whose pores Prepare has closed. */
   readonly sealed: ReadonlySet<string>;
 }
 
-/** Areas whose pores Prepare has closed. */
-export const sealedAreas = (tasks: readonly PrepRecord[]): Set<string> =>
-  new Set(tasks.filter((t) => t.rule === 'seal' && t.state === 'done').flatMap((t) => t.scope));
+/** Areas whose pores Prepare has closed; a face that was sealed before it was cut is so in all its places. */
+export function sealedAreas(
+  tasks: readonly PrepRecord[],
+  areas: readonly Pick<Area, 'id' | 'partOf'>[],
+): Set<string> {
+  const done = tasks.filter((t) => t.rule === 'seal' && t.state === 'done');
+  const sealed = new Set(done.flatMap((t) => t.scope));
+  for (const { id, partOf } of areas) if (partOf !== null && sealed.has(partOf)) sealed.add(id);
+  return sealed;
+}
 
 /** A coat on its piece as the computation takes it. */
 export const planOf = <C extends PlanCoat>(
   coat: C,
-  { piece, areas, coats, sealed }: PlanGround,
+  { piece, areas, wholes, layers, coats, sealed }: PlanGround,
   sheet: ResinSheet,
 ): PlanInput<C> => ({
   coat,
@@ -42,7 +51,7 @@ export const planOf = <C extends PlanCoat>(
     tilt: piece.level?.tilt ?? null,
     bellyM: piece.bellyM,
   },
-  ...{ areas, coats, sheet, sealed },
+  ...{ areas, wholes, layers, coats, sheet, sealed },
   looseRelief: areas.some(
     (a) => coat.areaIds.includes(a.id) && a.damage.some((d) => d.kind === 'loose relief'),
   ),

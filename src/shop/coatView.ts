@@ -19,9 +19,10 @@ import {
 import type { Result } from '@/core/result';
 import { checkInput, ledgerInput, sealedAreas, type PlanGround } from './coatFacts';
 import { AREA_KINDS } from '@/core/piece';
-import type { Area, Batch, Coat, Piece, Resin, Settings } from '@/records';
+import type { Area, Batch, Coat, Layer, Piece, Resin, Settings } from '@/records';
 import { clockOf } from './clockOf';
 import { byId, ofPiece } from './ofPiece';
+import { placesIn } from './places';
 import { each, type Tolerated } from './rowTrouble';
 import type { Shop } from './shop';
 
@@ -33,7 +34,9 @@ export interface CoatView {
   /** All areas and all coats of the piece: what the coat lies on and beside. */
   readonly around: {
     readonly areas: readonly Area[];
+    readonly wholes: readonly Area[];
     readonly coats: readonly Coat[];
+    readonly layers: readonly Layer[];
     readonly sealed: ReadonlySet<string>;
   };
   readonly resin: Resin;
@@ -45,7 +48,14 @@ export interface CoatView {
 
 export interface PieceView {
   readonly piece: Piece;
+  /** What work acts on: places, and areas that are not cut. */
   readonly areas: readonly Area[];
+  /** Every outline of the piece once, whether it is cut or not, its face first; and the faces that are cut. */
+  readonly drawn: readonly Area[];
+  readonly wholes: readonly Area[];
+  /** All rows of its survey, faces and their places. */
+  readonly surveyed: readonly Area[];
+  readonly layers: readonly Layer[];
   /** Areas whose pores Prepare has closed. */
   readonly sealed: ReadonlySet<string>;
   readonly coats: readonly CoatView[];
@@ -76,7 +86,10 @@ function viewCoat(
 export function areasOf(shop: Pick<Shop, 'areas'>, pieceId: string): Area[] {
   const place = (a: Area) => AREA_KINDS.indexOf(a.kind);
   return [...ofPiece(shop.areas, pieceId)].sort(
-    (a, b) => place(a) - place(b) || a.name.localeCompare(b.name),
+    (a, b) =>
+      place(a) - place(b) ||
+      Number(a.partOf !== null) - Number(b.partOf !== null) ||
+      a.name.localeCompare(b.name),
   );
 }
 
@@ -93,17 +106,21 @@ interface Known {
 const known = new Map<string, Known>();
 
 function makeView(shop: Shop, piece: Piece, nowMs: number, before: Known | undefined): PieceView {
+  const surveyed = before?.view.surveyed ?? areasOf(shop, piece.id);
+  const { areas, wholes, drawn } = placesIn(surveyed);
   const around = before?.view.coats[0]?.around ?? {
-    areas: areasOf(shop, piece.id),
+    ...{ areas, wholes },
     coats: ofPiece(shop.coats, piece.id),
-    sealed: sealedAreas(ofPiece(shop.tasks, piece.id)),
+    layers: ofPiece(shop.layers, piece.id),
+    sealed: sealedAreas(ofPiece(shop.tasks, piece.id), areas),
   };
   const own = around.coats
     .map((coat) => viewCoat(coat, piece, shop, nowMs, around))
     .filter((v) => v !== null);
   return {
     piece,
-    areas: around.areas,
+    ...{ areas, wholes, drawn, surveyed },
+    layers: around.layers,
     sealed: around.sealed,
     coats: own,
     top: own.findLast((v) => v.clock !== null) ?? null,
@@ -122,6 +139,7 @@ export function viewPiece(shop: Shop, piece: Piece, nowMs: number): PieceView {
     shop.resins,
     ...ofPiece(shop.areas, piece.id),
     ...ofPiece(shop.coats, piece.id).flatMap((c) => [c, byId(shop.batches, c.batchId)]),
+    ...ofPiece(shop.layers, piece.id),
     ...ofPiece(shop.tasks, piece.id),
     ...ofPiece(shop.defects, piece.id),
   ];

@@ -20,7 +20,7 @@ const HOUR = 3_600_000;
 const NOW = 1000 * HOUR;
 const piece: Piece = {
   ...{ id: asId('p'), name: 'Sill', count: 1, support: 'tile', note: '', createdMs: 0 },
-  ...{ use: { hotCups: false, food: false, daylight: false }, marks: [], prep: {} },
+  ...{ use: { hotCups: false, food: false, daylight: false }, marks: [], prep: {}, up: 'front' },
   ...{ level: null, bellyM: 0 },
 };
 const face: Area = {
@@ -49,7 +49,7 @@ const batch: Batch = {
 const shopOf = (rows: Partial<ShopRows>) =>
   keepShop({
     ...{ settings: [DEFAULT_SETTINGS], pieces: [piece], areas: [face], resins: [resin], coats: [] },
-    ...{ sessions: [], batches: [], defects: [], tasks: [], air: [] },
+    ...{ sessions: [], batches: [], defects: [], tasks: [], layers: [], air: [] },
     ...rows,
   }).shop;
 const asks = (rows: Partial<ShopRows>): readonly Ask[] =>

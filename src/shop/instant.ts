@@ -100,11 +100,11 @@ function coatAsk(shop: Shop, { piece, top, upcoming }: PieceView, nowMs: number)
   return [{ is: 'prepare', coat: upcoming, held, open, closesMs }];
 }
 
-/** A dammed edge asks for its mask by the window of the resin’s sheet where nobody noted one. */
+/** A wall of tape asks for its mask by the window of the resin’s sheet where nobody noted one. */
 function unmaskAsk(shop: Shop, { piece, areas, top }: PieceView): Ask[] {
   const window = top?.clock?.windows.find((w) => w.kind === 'unmask');
   if (!top || window?.status !== 'open' || window.closesMs === null) return [];
-  const masked = areas.some((a) => a.edges.some((e) => e.kind === 'dammed'));
+  const masked = areas.some((a) => a.edges.some((e) => e.kind === 'tape wall'));
   if (!masked || wasMasked(shop, piece, top.coat.id)) return [];
   return [{ is: 'unmask', opensMs: window.opensMs, closesMs: window.closesMs }];
 }

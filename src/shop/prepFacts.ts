@@ -9,13 +9,17 @@ import {
   type PlacedTask,
   type PrepArea,
   type PrepFacts,
+  type PrepLayer,
   type PrepState,
 } from '@/core/prep';
 import type { ResinSheet } from '@/core/resin';
 import type { AirStep } from '@/core/climate';
 import {
+  asId,
+  TASKS,
   type Area,
   type Coat,
+  type Layer,
   type Id,
   type Piece,
   type PrepRecord,
@@ -24,10 +28,14 @@ import {
 } from '@/records';
 import { clockOf } from './clockOf';
 import { byId, ofPiece } from './ofPiece';
+import { placesIn } from './places';
+import { coversOf } from './prepCovers';
 
 /** The rows that a plan of preparation is made from. */
 export type PrepRows = {
-  readonly [T in 'areas' | 'coats' | 'resins' | 'defects' | 'tasks' | 'air']: readonly Tables[T][];
+  readonly [
+    T in 'areas' | 'coats' | 'layers' | 'resins' | 'defects' | 'tasks' | 'air'
+  ]: readonly Tables[T][];
 } & { readonly settings: Settings };
 
 /** The room's record, at least one step: the settings' room where nothing was noted. */
@@ -43,9 +51,9 @@ function prepArea(area: Area): PrepArea {
   const known = knownAreas.get(area);
   if (known) return known;
   const measure = measureArea(area);
-  const { id, name, kind, shape, at, depthM, porosity, relief, surface, damage } = area;
+  const { id, name, kind, shape, at, depthM, porosity, relief, surface, damage, bare } = area;
   const told: PrepArea = {
-    ...{ id, name, kind, shape, at, depthM, porosity, relief, surface, damage },
+    ...{ id, name, kind, shape, at, depthM, porosity, relief, surface, damage, bare },
     areaM2: measure.areaM2,
     edges: area.edges.map((edge, i) => ({
       kind: edge.kind,
@@ -108,7 +116,10 @@ const recordOf = (records: readonly PrepRecord[], key: string) =>
   records.find((r) => r.key === key && r.state === 'done');
 
 /** Masks that were put on, oldest first, with the instant they came off. */
-export function laidMasks(records: readonly PrepRecord[]): LaidMask[] {
+export function laidMasks(
+  records: readonly PrepRecord[],
+  areas: readonly Pick<Area, 'id' | 'partOf'>[] = [],
+): LaidMask[] {
   return records
     .flatMap((record): LaidMask[] => {
       const [areaId] = record.scope;
@@ -117,7 +128,18 @@ export function laidMasks(records: readonly PrepRecord[]): LaidMask[] {
       if (doneMs === null || method === null) return [];
       const off = recordOf(records, `unmask:${coatId}.${areaId}`)?.doneMs ?? null;
       const takenOffMs = off !== null && off >= doneMs ? off : null;
-      return [{ coatId, areaId, method, laidMs: doneMs, takenOffMs }];
+      // A mask of a face that has been cut since lies on all its places; each may be taken off by itself.
+      const on = areas.filter((a) => a.partOf === areaId).map((a) => a.id);
+      return (on.length > 0 ? on : [areaId]).map((id) => {
+        const own = id === areaId ? null : recordOf(records, `unmask:${coatId}.${id}`)?.doneMs;
+        return {
+          coatId,
+          areaId: id,
+          method,
+          laidMs: doneMs,
+          takenOffMs: takenOffMs ?? own ?? null,
+        };
+      });
     })
     .sort((a, b) => a.laidMs - b.laidMs);
 }
@@ -133,9 +155,10 @@ const rubFailures = (records: readonly PrepRecord[]): string[] =>
 
 /** What the rules look at, from the rows of the shop. Areas come face first, as they are given. */
 export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFacts {
-  const areas = ofPiece(rows.areas, piece.id);
+  const { areas, wholes, drawn } = placesIn(ofPiece(rows.areas, piece.id));
   const records = ofPiece(rows.tasks, piece.id);
-  const face = areas.find((a) => a.kind === 'face') ?? areas[0];
+  const told = areasOf(areas);
+  const face = drawn.find((a) => a.kind === 'face') ?? drawn[0];
   return {
     nowMs,
     count: piece.count,
@@ -144,15 +167,20 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
     hardware: piece.marks.map((m) => m.name),
     slope: piece.level ? steepest(piece.level.tilt).slope : null,
     spanM: face && leans(piece) ? reachOf(face.shape, uphill(piece)).lengthM : spanOf(face),
-    areas: areasOf(areas),
+    areas: told,
     coats: ofPiece(rows.coats, piece.id).map((coat) => {
       const sheet = byId(rows.resins, coat.resinId)?.sheet;
       const { id, name, kind, order, areaIds, thicknessM, staysM, coverage } = coat;
       const poured = sheet ? coatInstants(coat, sheet, nowMs) : null;
-      return { id, name, kind, order, areaIds, thicknessM, staysM, coverage, poured };
+      const covers = coversOf(areaIds, areas, wholes, told);
+      return {
+        ...{ id, name, kind, order, areaIds, thicknessM, staysM, coverage, poured },
+        ...(covers && { covers }),
+      };
     }),
+    layers: ofPiece(rows.layers, piece.id).map(prepLayer),
     defects: ofPiece(rows.defects, piece.id).filter((d) => d.repairedMs === null),
-    masks: laidMasks(records),
+    masks: laidMasks(records, areas),
     rubFailed: rubFailures(records),
     schools: { ...rows.settings.prep, ...piece.prep },
     limits: Object.fromEntries(records.flatMap((r) => (r.limit ? [[r.key, r.limit]] : []))),
@@ -168,9 +196,36 @@ export const rowsBehind = (piece: Piece, rows: PrepRows): readonly unknown[] => 
   rows.resins,
   ...ofPiece(rows.areas, piece.id),
   ...ofPiece(rows.coats, piece.id),
+  ...ofPiece(rows.layers, piece.id),
   ...ofPiece(rows.defects, piece.id),
   ...ofPiece(rows.tasks, piece.id),
 ];
+
+function prepLayer(layer: Layer): PrepLayer {
+  const { id, kind, areaIds, over, turn, greatestM, meanM, share, name, labelS, state } = layer;
+  return {
+    ...{ id, kind, areaIds, over, turn, greatestM, meanM, share, name, labelS },
+    state: state.at,
+    dryMs: state.at === 'laid' ? state.dryMs : null,
+  };
+}
+
+/** That a layer was laid stands in its own row; the plan of steps sees it as done. */
+const layerRecord = ({ id, pieceId, name, areaIds, state }: Layer): PrepRecord[] =>
+  state.at === 'laid'
+    ? [
+        {
+          ...{
+            ...TASKS.defaults,
+            id: asId<'task'>(id),
+            pieceId,
+            key: `layer:${id}`,
+            rule: 'layer',
+          },
+          ...{ title: name, coatId: null, state: 'done', doneMs: state.laidMs, scope: areaIds },
+        },
+      ]
+    : [];
 
 /** The plan of a piece with its state. */
 export interface PiecePrep {
@@ -181,7 +236,8 @@ export interface PiecePrep {
 
 export function piecePrep(piece: Piece, rows: PrepRows, nowMs: number): PiecePrep {
   const facts = prepFacts(piece, rows, nowMs);
-  const records = ofPiece(rows.tasks, piece.id);
+  const layers = ofPiece(rows.layers, piece.id).flatMap(layerRecord);
+  const records = [...ofPiece(rows.tasks, piece.id), ...layers];
   const state = placeTasks(facts, planPrep(facts), records, airOf(rows));
   return { facts, state, records };
 }

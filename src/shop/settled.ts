@@ -1,4 +1,5 @@
-import type { Area, Coat, Piece, PrepRecord, Resin } from '@/records';
+import type { Area, Coat, Layer, Piece, PrepRecord, Resin } from '@/records';
+import { placesIn } from './places';
 import { filmOf, sealedAreas, type PlanGround } from './coatFacts';
 
 /** Rows with the film that came of them: the same row gives the same object while its film is the same. */
@@ -21,6 +22,7 @@ export interface PieceRows {
   readonly piece: Piece;
   readonly areas: readonly Area[];
   readonly coats: readonly Coat[];
+  readonly layers: readonly Layer[];
   readonly tasks: readonly PrepRecord[];
   readonly resins: readonly Resin[];
 }
@@ -31,13 +33,21 @@ export interface PieceRows {
  * or poured keeps the film that it was mixed for. Where an intention cannot be met the film of the row stays, and the
  * screen says why.
  */
-export function settledCoats({ piece, areas, coats, tasks, resins }: PieceRows): Coat[] {
+export function settledCoats({
+  piece,
+  areas: rows,
+  coats,
+  layers,
+  tasks,
+  resins,
+}: PieceRows): Coat[] {
   const laid = [...coats].sort((a, b) => a.order - b.order);
-  const sealed = sealedAreas(tasks);
+  const { areas, wholes } = placesIn(rows);
+  const sealed = sealedAreas(tasks, areas);
   for (const [i, coat] of laid.entries()) {
     const sheet = resins.find((r) => r.id === coat.resinId)?.sheet;
     if (coat.batchId !== null || !sheet) continue;
-    const ground: PlanGround = { piece, areas, coats: laid, sealed };
+    const ground: PlanGround = { piece, areas, wholes, layers, coats: laid, sealed };
     const found = filmOf(coat, ground, sheet);
     if (found.ok) laid[i] = settledAs(coat, found.value.thicknessM, found.value.staysM);
     else if (coat.staysM.length !== coat.areaIds.length)

@@ -13,7 +13,7 @@ import { keepShop, withChanges, type ShopRows } from './shop';
 
 const piece = (id: string, createdMs: number): Piece => ({
   ...{ id: asId(id), name: id, count: 1, support: 'tile', note: '', createdMs },
-  ...{ use: { hotCups: false, food: false, daylight: false }, marks: [], prep: {} },
+  ...{ use: { hotCups: false, food: false, daylight: false }, marks: [], prep: {}, up: 'front' },
   ...{ level: null, bellyM: 0 },
 });
 const area = (pieceId: string): Area => ({
@@ -42,7 +42,7 @@ const ROWS: ShopRows = {
   areas: [area('a'), area('b')],
   resins: [resin('r', 'Clear')],
   coats: [coat('a', 2), coat('a', 1), coat('b', 1)],
-  ...{ sessions: [], batches: [], defects: [], tasks: [] },
+  ...{ sessions: [], batches: [], defects: [], tasks: [], layers: [] },
   air: [
     { id: asId('late'), fromMs: 2, temperatureK: 295, humidity: 0.5 },
     { id: asId('soon'), fromMs: 1, temperatureK: 295, humidity: 0.5 },

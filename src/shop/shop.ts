@@ -4,6 +4,7 @@ import {
   type Area,
   type Batch,
   type Coat,
+  type Layer,
   DEFAULT_SETTINGS,
   type Defect,
   LIVE_TABLES,
@@ -29,6 +30,7 @@ export interface Shop {
   readonly resins: readonly Resin[];
   /** From the ground up. */
   readonly coats: readonly Coat[];
+  readonly layers: readonly Layer[];
   readonly sessions: readonly WetSession[];
   readonly batches: readonly Batch[];
   readonly defects: readonly Defect[];
@@ -70,6 +72,7 @@ const sameBehind = (a: PieceRows, b: PieceRows): boolean =>
   a.piece === b.piece &&
   sameRows(a.coats, b.coats) &&
   sameRows(a.areas, b.areas) &&
+  sameRows(a.layers, b.layers) &&
   sameRows(a.tasks, b.tasks);
 
 /** A row that cannot be read is left as it is: the views stumble over it next, and name it. */
@@ -81,7 +84,7 @@ function settledOr(rows: PieceRows): readonly Coat[] {
   }
 }
 
-function settle({ pieces, areas, coats, resins, tasks }: ShopRows): readonly Coat[] {
+function settle({ pieces, areas, coats, layers, resins, tasks }: ShopRows): readonly Coat[] {
   const here = known.get(resins) ?? new Map<string, Settled>();
   known.set(resins, here);
   const own = new Map<Coat, Coat>();
@@ -90,6 +93,7 @@ function settle({ pieces, areas, coats, resins, tasks }: ShopRows): readonly Coa
       ...{ piece, resins },
       coats: ofPiece(coats, piece.id),
       areas: ofPiece(areas, piece.id),
+      layers: ofPiece(layers, piece.id),
       tasks: ofPiece(tasks, piece.id),
     };
     // What was mixed keeps the film that it was mixed for.

@@ -1,3 +1,4 @@
+import { drawn } from './drawnLine';
 import { bead, edges, runOff } from './edgeLines';
 import { dome, face, recess, relief, soak } from './faceLines';
 import type { BodyLine } from './lineParts';
@@ -16,4 +17,5 @@ export const BODY_LINES: readonly BodyLine[] = [
   edges,
   bead,
   runOff,
+  drawn,
 ];

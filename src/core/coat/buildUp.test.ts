@@ -36,7 +36,7 @@ describe('what lies on each area', () => {
     expect([...lies.keys()]).toEqual(['face', 'pit', 'back']);
     expect(lies.get('face')).toEqual({
       ...{ surfaceM: 0, films: [], top: null, last: null },
-      levelled: false,
+      ...{ levelled: false, layers: [], relief: [], pores: null },
     });
   });
   it('films add up; a flood levels over an open recess, a seal follows its floor', () => {
@@ -74,6 +74,7 @@ describe('what lies on each area', () => {
     const edge = coat(1, 'edge');
     expect(buildUp(areas, [edge]).get('face')).toEqual({
       ...{ surfaceM: 0, films: [], top: null, levelled: false },
+      ...{ layers: [], relief: [], pores: null },
       last: edge,
     });
   });

@@ -1,4 +1,6 @@
-import type { AreaKind, CoatKind } from '../piece';
+import type { AreaKind, CoatKind, LayerKind, Porosity } from '../piece';
+import { layOn } from './layer';
+import type { ReliefHeights } from './relief';
 
 /** An area as far as it matters to what lies on it. */
 export interface BuildArea {
@@ -8,8 +10,25 @@ export interface BuildArea {
   readonly depthM: number;
 }
 
+/** A layer that is not resin, as far as it matters to what lies where. */
+export interface BuildLayer {
+  readonly id: string;
+  readonly kind: LayerKind;
+  readonly areaIds: readonly string[];
+  /** The coat that it lies on; null: the ground. */
+  readonly over: string | null;
+  /** Place among the layers over the same coat. */
+  readonly turn: number;
+  /** Greatest and mean height where it lies, m, and the share of its areas that it covers. */
+  readonly greatestM: number;
+  readonly meanM: number;
+  readonly share: number;
+}
+
 /** A coat as far as it matters to what lies where. */
 export interface BuildCoat {
+  /** Where layers may lie on it. */
+  readonly id?: string;
   readonly kind: CoatKind;
   /** Place from the ground up. */
   readonly order: number;
@@ -20,6 +39,8 @@ export interface BuildCoat {
   readonly staysM: readonly number[];
   /** Share of its areas that it covers, 0…1. */
   readonly coverage: number;
+  /** When it has cured the dams of its areas come off. */
+  readonly freesDams?: boolean;
 }
 
 /** Film that a coat leaves on an area, m. */
@@ -54,18 +75,30 @@ export interface OnArea<C> {
   readonly levelled: boolean;
   /** The topmost coat of any kind that was laid on it: it may only wet its edges, or a part. */
   readonly last: C | null;
+  /** Layers that are not resin, lowest first, with their two surfaces. */
+  readonly layers: readonly {
+    readonly layer: BuildLayer;
+    readonly bottomM: number;
+    readonly topM: number;
+  }[];
+  /** What layers stand up from it. */
+  readonly relief: readonly ReliefHeights[];
+  /** Pores of its surface where a layer is topmost; null: resin lies there, or the ground is as it was surveyed. */
+  readonly pores: Porosity | null;
 }
 
 /** Coats on a smaller share of an area raise nothing that lies above. Judgement, no source. */
 export const RAISES_FROM = 0.5;
 /** Coats that are brushed or spread thin: they make no lip, fill no belly and no wedge, and follow the floor of a recess. */
 const BRUSHED: readonly CoatKind[] = ['seal', 'edge', 'patch'];
+/** Coats that lie on a part of their areas only: they raise nothing. */
+const PARTLY: readonly CoatKind[] = ['edge', 'line'];
 
 export const isBrushed = ({ kind }: Pick<BuildCoat, 'kind'>): boolean => BRUSHED.includes(kind);
 
 /** Whether a coat lies all over its areas: an edge coat only wets edges, a patch covers a part. */
 export const liesOver = ({ kind, coverage }: Pick<BuildCoat, 'kind' | 'coverage'>): boolean =>
-  kind !== 'edge' && coverage >= RAISES_FROM;
+  !PARTLY.includes(kind) && coverage >= RAISES_FROM;
 
 /** The areas on which a coat lies as a film of its own: a face takes its recesses with it, a fill only recesses. */
 export function filmAreas<A extends Pick<BuildArea, 'id' | 'kind'>>(
@@ -79,28 +112,46 @@ export function filmAreas<A extends Pick<BuildArea, 'id' | 'kind'>>(
   return face ? chosen.filter((a) => a.kind !== 'recess') : chosen;
 }
 
-const BARE: OnArea<never> = { surfaceM: 0, films: [], top: null, last: null, levelled: false };
+const BARE: OnArea<never> = {
+  ...{ surfaceM: 0, films: [], top: null, last: null, levelled: false },
+  ...{ layers: [], relief: [], pores: null },
+};
 
 /**
  * What lies on every area of a piece: the one answer for ledger, intention, preparation, section and map.
  * @param areas all areas of the piece, depths in m @param coats in any order, those that are to be counted
+ * @param layers those that are to be counted; one over a coat that is not is left out
  * @returns by the id of the area, each of them
  * Source: geometry. A coat that is poured on the face levels over its recesses; one that is brushed follows their floor.
  */
 export function buildUp<C extends BuildCoat>(
   areas: readonly BuildArea[],
   coats: readonly C[],
+  layers: readonly BuildLayer[] = [],
 ): ReadonlyMap<string, OnArea<C>> {
   const lies = new Map<string, OnArea<C>>(areas.map((a) => [a.id, BARE]));
   const on = (id: string): OnArea<C> => lies.get(id) ?? BARE;
+  const layAll = (over: string | null) => {
+    for (const layer of layers.filter((l) => l.over === over).sort((a, b) => a.turn - b.turn))
+      for (const id of layer.areaIds) if (lies.has(id)) lies.set(id, layOn(on(id), layer));
+  };
+  layAll(null);
   for (const coat of [...coats].sort((a, b) => a.order - b.order)) {
-    const own = coat.kind === 'edge' ? [] : filmAreas(coat, areas);
+    layCoat(coat);
+    if (coat.id !== undefined) layAll(coat.id);
+  }
+  return lies;
+
+  function layCoat(coat: C): void {
+    const own = PARTLY.includes(coat.kind) ? [] : filmAreas(coat, areas);
     for (const id of coat.areaIds) if (lies.has(id)) lies.set(id, { ...on(id), last: coat });
     for (const { id } of own) {
-      const { surfaceM, films, top, levelled } = on(id);
+      const { surfaceM, films, top, levelled, pores, ...rest } = on(id);
       const film = { coat, bottomM: surfaceM, topM: surfaceM + staysOn(coat, id) };
       const over = liesOver(coat);
       lies.set(id, {
+        ...rest,
+        pores: over ? null : pores,
         surfaceM: over ? film.topM : surfaceM,
         films: [...films, film],
         top: over ? coat : top,
@@ -109,7 +160,7 @@ export function buildUp<C extends BuildCoat>(
       });
     }
     const face = own.find((a) => a.kind === 'face');
-    if (!liesOver(coat) || !face) continue;
+    if (!liesOver(coat) || !face) return;
     for (const pit of areas.filter((a) => a.kind === 'recess')) {
       const under = on(pit.id);
       const filledM = Math.max(under.surfaceM, isBrushed(coat) ? 0 : pit.depthM);
@@ -118,7 +169,6 @@ export function buildUp<C extends BuildCoat>(
       lies.set(pit.id, { ...under, surfaceM, top: coat, last: coat, levelled });
     }
   }
-  return lies;
 }
 
 /** What lies under a coat: the build-up of those of a lower order. */
@@ -126,8 +176,10 @@ export const beneath = <C extends BuildCoat>(
   { order }: Pick<BuildCoat, 'order'>,
   areas: readonly BuildArea[],
   coats: readonly C[],
+  layers: readonly BuildLayer[] = [],
 ): ReadonlyMap<string, OnArea<C>> =>
   buildUp(
     areas,
     coats.filter((c) => c.order < order),
+    layers,
   );

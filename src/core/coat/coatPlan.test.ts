@@ -54,7 +54,7 @@ describe('poured is not what stays', () => {
   });
   it('flush is not buried: less cover than hides it is a warning', () => {
     const over = (mm: number) => {
-      const walled = faceOf(tile, ['dammed'], 0.006, stones(2));
+      const walled = faceOf(tile, ['tape wall'], 0.006, stones(2));
       return checkOf(planned([walled], { intent: given(2 + mm) }).checks, 'relief');
     };
     expect(over(0)).toMatchObject({ verdict: 'watch', figures: { flush: true } });
@@ -105,7 +105,7 @@ describe('advice that does not contradict itself', () => {
 });
 
 describe('tilt and belly', () => {
-  const plank = faceOf({ kind: 'rectangle', widthM: 0.6, heightM: 0.2 }, ['dammed']);
+  const plank = faceOf({ kind: 'rectangle', widthM: 0.6, heightM: 0.2 }, ['tape wall']);
   const wedge = (tilt: { alongX: number; alongY: number }, coats: BuildCoat[] = []) => {
     const { ledger } = planned([plank], { intent: given(1.6), piece: { tilt }, coats });
     return (ledger.lines.find((l) => l.id === 'wedge')?.volumeM3 ?? 0) * 1e6;
@@ -141,7 +141,7 @@ describe('tilt and belly', () => {
     expect(Math.abs(bellyShare(shape) / share - 1)).toBeLessThan(0.012),
   );
   it('does not vanish under a skim: the flood over it still fills belly and wedge', () => {
-    const canvas = faceOf({ kind: 'rectangle', widthM: 0.5, heightM: 0.25 }, ['dammed']);
+    const canvas = faceOf({ kind: 'rectangle', widthM: 0.5, heightM: 0.25 }, ['tape wall']);
     const filled = (coats: BuildCoat[]) => {
       const wish = { intent: given(1.4), piece: { bellyM: 3e-3 }, coats };
       const { ledger } = planned([canvas], wish);
@@ -204,7 +204,7 @@ describe('rims that hold', () => {
   });
   it('a recess filled over its rim is held by that rim: its margin in grams', () => {
     const round: Shape = { kind: 'disc', diameterM: 0.06 };
-    const pit = faceOf(round, ['dammed'], 0, {
+    const pit = faceOf(round, ['tape wall'], 0, {
       id: 'pit',
       name: 'Pit',
       kind: 'recess',
@@ -222,12 +222,12 @@ describe('rims that hold', () => {
     expect(fill(5.5)?.verdict).toBe('watch');
   });
   it('a back with open edges runs off like a face, and one in walls climbs them', () => {
-    const side = (edge: 'open' | 'dammed') =>
+    const side = (edge: 'open' | 'tape wall') =>
       planned([faceOf(tile, [edge], 0.006, { id: 'back', kind: 'back' })], {
         kind: 'back',
         intent: given(3),
       }).ledger.lines.map((l) => l.id);
     expect(side('open')).toEqual(['face', 'edges', 'bead', 'run-off', 'cup', 'reserve']);
-    expect(side('dammed')).toEqual(['face', 'meniscus', 'cup', 'reserve']);
+    expect(side('tape wall')).toEqual(['face', 'meniscus', 'cup', 'reserve']);
   });
 });

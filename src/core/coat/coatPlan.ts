@@ -1,22 +1,26 @@
 import { reachOf, steepest, type Tilt } from '../geometry';
 import { rootBetween, converged } from '../numeric';
-import type { Support } from '../piece';
+import { isWall, type Support } from '../piece';
 import { mixDensity, type ResinSheet } from '../resin';
 import { fail, ok, type Result } from '../result';
 import { bellyShare } from './belly';
-import { beneath, filmAreas, isBrushed, type BuildCoat, type OnArea } from './buildUp';
+import { beneath, isBrushed, type BuildCoat, type BuildLayer, type OnArea } from './buildUp';
 import { mixLength } from './domeOn';
 import { filmShape } from './filmShape';
+import { filmOnPart, freed, groundsOf, holds, soakOf, type Ground } from './ground';
 import type { Cover, LedgerArea, LedgerInput, LedgerOverride, ReserveSchool } from './input';
+import { beadOf, type LinePath } from './drawnLine';
 import { heldOn, intentThickness, RIM, wettingOf, type Intent, type IntentArea } from './intent';
 import { coatLedger } from './ledger';
 import { stays } from './lineParts';
 import { edgeKinds, isFlat, ledgerArea, wallsOf, type PlanArea } from './planArea';
-import { SOAK_M } from './soak';
+import type { PlanWhole } from './wholes';
 
 /** A coat as it is planned. */
 export interface PlanCoat extends Omit<BuildCoat, 'thicknessM' | 'staysM'> {
   readonly intent: Intent;
+  /** The line that is drawn, for a coat that is one. */
+  readonly line?: LinePath | null;
   readonly restS: number;
   readonly reserve: ReserveSchool;
   readonly overrides: readonly LedgerOverride[];
@@ -40,6 +44,10 @@ export interface PlanInput<C extends PlanCoat = PlanCoat> {
   /** All areas and all coats of the piece. */
   readonly areas: readonly PlanArea[];
   readonly coats: readonly BuildCoat[];
+  /** Faces that are cut into places. */
+  readonly wholes?: readonly PlanWhole[];
+  /** Layers that are not resin. */
+  readonly layers?: readonly BuildLayer[];
   readonly sheet: ResinSheet;
   /** Areas whose pores are closed. */
   readonly sealed: ReadonlySet<string>;
@@ -47,19 +55,47 @@ export interface PlanInput<C extends PlanCoat = PlanCoat> {
   readonly looseRelief?: boolean;
 }
 
-type Beneath = ReadonlyMap<string, OnArea<BuildCoat>>;
-const surfaceOf = (below: Beneath, id: string): number => below.get(id)?.surfaceM ?? 0;
+/** What lies under the coat of a plan. */
+export function beneathPlan(plan: PlanInput): ReadonlyMap<string, OnArea<BuildCoat>> {
+  const before = under.get(plan) ?? beneath(plan.coat, plan.areas, plan.coats, plan.layers);
+  under.set(plan, before);
+  return before;
+}
+const under = new WeakMap<PlanInput, ReadonlyMap<string, OnArea<BuildCoat>>>();
 
-/** What an intention meets on the areas of a coat. */
+const frees = (plan: PlanInput, ground: Ground): boolean =>
+  plan.coats.some(
+    (c) =>
+      c.freesDams === true &&
+      c.order < plan.coat.order &&
+      ground.parts.some((p) => c.areaIds.includes(p.area.id)),
+  );
+
+const known = new WeakMap<PlanInput, readonly Ground[]>();
+
+/** What the films of a coat lie on, lowest of each face first; remembered with the plan. */
+export function plannedGrounds(plan: PlanInput): readonly Ground[] {
+  const before = known.get(plan);
+  if (before) return before;
+  const grounds = groundsOf(plan.coat, plan.areas, plan.wholes ?? [], beneathPlan(plan)).map(
+    (g) => {
+      const edges = freed(g.edges, frees(plan, g));
+      return edges === g.edges ? g : { ...g, edges };
+    },
+  );
+  known.set(plan, grounds);
+  return grounds;
+}
+
+/** What an intention meets on the grounds of a coat. */
 export function intentAreas(plan: PlanInput): IntentArea[] {
-  const below = beneath(plan.coat, plan.areas, plan.coats);
   const lengthM = mixLength(plan.sheet);
-  return filmAreas(plan.coat, plan.areas).map((area) => ({
-    shape: filmShape(area.shape, wallsOf(area), lengthM),
-    edges: edgeKinds(area),
-    relief: area.relief,
-    belowM: surfaceOf(below, area.id),
-    depthM: area.kind === 'recess' ? area.depthM : 0,
+  return plannedGrounds(plan).map((ground) => ({
+    shape: filmShape(ground.shape, wallsOf(ground), lengthM),
+    edges: edgeKinds(ground),
+    relief: ground.standing,
+    belowM: ground.belowM,
+    depthM: ground.kind === 'recess' ? ground.depthM : 0,
   }));
 }
 
@@ -68,40 +104,41 @@ function coverOf(area: PlanArea, { coat, sheet }: PlanInput): Cover {
   if (area.kind === 'recess') return { by: 'recess' };
   const kinds = edgeKinds(area);
   const pinned = isFlat(area) && !isBrushed(coat) && coat.intent.by !== 'spread';
-  if (!pinned || kinds.every((k) => k === 'dammed')) return { by: 'film', holdsM: null };
+  if (!pinned || kinds.every(isWall)) return { by: 'film', holdsM: null };
   if (!kinds.includes('open')) return { by: 'dome' };
   const lengthM = mixLength(sheet);
   const shape = filmShape(area.shape, wallsOf(area), lengthM);
   return { by: 'film', holdsM: heldOn(shape, RIM.safe, lengthM) };
 }
 
-/** An area under a coat as the ledger takes it. */
-function areaUnder(area: PlanArea, plan: PlanInput, below: Beneath): LedgerArea {
+/** A ground under a coat as the ledger takes it. */
+function areaUnder(ground: Ground, plan: PlanInput): LedgerArea {
   const { coat, piece, areas, sealed } = plan;
-  const flat = ledgerArea(area, piece.count);
-  const belowM = surfaceOf(below, area.id);
-  const isFace = area.kind === 'face';
+  const below = beneathPlan(plan);
+  const flat = ledgerArea(ground, piece.count);
+  const isFace = ground.kind === 'face';
   const thin = isBrushed(coat);
   const pits = areas
-    .filter((a) => a.kind === 'recess')
+    .filter((a) => a.kind === 'recess' && holds(ground, a))
     .map((a) => ({
       areaM2: ledgerArea(a, 1).areaM2,
-      depthM: Math.max(0, a.depthM - surfaceOf(below, a.id)),
+      depthM: Math.max(0, a.depthM - (below.get(a.id)?.surfaceM ?? 0)),
     }));
-  const takesLevel = isFlat(area) && !thin && below.get(area.id)?.levelled !== true;
+  const levelled = ground.parts.every((p) => below.get(p.area.id)?.levelled === true);
+  const takesLevel = isFlat(ground) && !thin && !levelled;
   return {
     ...flat,
-    openEdges: isFlat(area) ? edgesUnder(flat.openEdges, plan) : [],
-    cover: coverOf(area, plan),
-    dammedM: isFlat(area) && !thin ? flat.dammedM : 0,
-    belowM,
-    relief: area.relief,
-    soakM: belowM > 0 || sealed.has(area.id) ? 0 : SOAK_M[area.porosity],
+    openEdges: isFlat(ground) && coat.kind !== 'line' ? edgesUnder(flat.openEdges, plan) : [],
+    cover: coverOf(ground, plan),
+    dammedM: isFlat(ground) && !thin ? flat.dammedM : 0,
+    belowM: ground.belowM,
+    relief: ground.standing,
+    soakM: soakOf(ground, below, sealed),
     pits: isFace && !thin ? pits.filter((p) => p.depthM > 0) : [],
-    wedge: takesLevel && piece.tilt ? wedgeOn(area, piece.tilt) : null,
+    wedge: takesLevel && piece.tilt ? wedgeOn(ground, piece.tilt) : null,
     belly:
       takesLevel && isFace && piece.bellyM > 0
-        ? { sagM: piece.bellyM, share: bellyShare(area.shape) }
+        ? { sagM: piece.bellyM, share: bellyShare(ground.shape) }
         : null,
   };
 }
@@ -119,23 +156,25 @@ function wedgeOn(area: PlanArea, tilt: Tilt): LedgerArea['wedge'] {
 
 /** A coat of a film on its piece as the ledger takes it: what lies below it, and what stands in it. */
 export function ledgerInput(plan: PlanInput, thicknessM: number): LedgerInput {
-  const { coat, areas, coats, sheet } = plan;
-  const below = beneath(coat, areas, coats);
+  const { coat, sheet } = plan;
   return {
-    areas: filmAreas(coat, areas).map((area) => areaUnder(area, plan, below)),
+    areas: plannedGrounds(plan).map((ground, i) => ({
+      ...areaUnder(ground, plan),
+      ...(i === 0 && coat.line && { line: beadOf(coat.line, mixLength(sheet)) }),
+    })),
     thicknessM,
     densityKgM3: mixDensity(sheet),
     law: sheet,
     restS: coat.restS,
     reserve: coat.reserve,
-    edges: wettingOf(
-      coat.intent,
-      coat.kind === 'edge' ? 'edge' : isBrushed(coat) ? 'brushed' : 'poured',
-    ),
+    edges: wettingOf(coat.intent, wetsBy(coat)),
     coverage: coat.coverage,
     overrides: coat.overrides,
   };
 }
+
+const wetsBy = (coat: Pick<PlanCoat, 'kind'>): Parameters<typeof wettingOf>[1] =>
+  coat.kind === 'edge' || coat.kind === 'line' ? coat.kind : isBrushed(coat) ? 'brushed' : 'poured';
 
 /** Film of a coat: what is poured, and what stays on each of its areas, m. */
 export interface PlannedFilm {
@@ -174,7 +213,11 @@ function filmOfMix(plan: PlanInput, volumeM3: number): Result<number> {
  * Source: `intentThickness`, and for a volume the ledger turned round.
  */
 export function plannedFilm(plan: PlanInput): Result<PlannedFilm> {
-  const { intent } = plan.coat;
+  const { intent, line } = plan.coat;
+  if (line) {
+    const thicknessM = beadOf(line, mixLength(plan.sheet)).heightM;
+    return ok({ thicknessM, staysM: plan.coat.areaIds.map(() => thicknessM) });
+  }
   const on = intentAreas(plan);
   const found =
     intent.by === 'mix' && on.length > 0
@@ -185,12 +228,13 @@ export function plannedFilm(plan: PlanInput): Result<PlannedFilm> {
 
 /** What stays of a film on each area of a coat, m, in the order of the areas. */
 export function staysOfFilm(plan: PlanInput, thicknessM: number): readonly number[] {
-  const on = filmAreas(plan.coat, plan.areas);
-  const edgeOnly = plan.coat.kind === 'edge';
+  const grounds = plannedGrounds(plan);
+  const edgeOnly = plan.coat.kind === 'edge' || plan.coat.kind === 'line';
   return plan.coat.areaIds.map((id) => {
-    const area = on.find((a) => a.id === id);
-    if (!area || edgeOnly) return thicknessM;
-    const openEdges = isFlat(area) ? ledgerArea(area, 1).openEdges : [];
-    return stays({ cover: coverOf(area, plan), openEdges }, thicknessM);
+    const ground = grounds.find((g) => g.parts.some((p) => p.area.id === id));
+    const part = ground?.parts.find((p) => p.area.id === id);
+    if (!ground || !part || edgeOnly) return thicknessM;
+    const openEdges = isFlat(ground) ? ledgerArea(ground, 1).openEdges : [];
+    return filmOnPart(part, stays({ cover: coverOf(ground, plan), openEdges }, thicknessM));
   });
 }

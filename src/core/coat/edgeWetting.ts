@@ -9,7 +9,9 @@ export type EdgeWetting =
   /** Brushed as thin as the rest. */
   | { readonly by: 'brush' }
   /** Only they are coated: the film that is brushed on, and its bead. */
-  | { readonly by: 'edge coat' };
+  | { readonly by: 'edge coat' }
+  /** A line is drawn: it wets no edge. */
+  | { readonly by: 'line' };
 
 /** What a flood over the edge takes for each metre of it, m³/m: 50 ml, 35 to 70. Common practice, no source; our fit. */
 export const FLOOD_OVER_M2 = 50e-6;
@@ -32,9 +34,11 @@ export function bandFilm({ by }: EdgeWetting, thicknessM: number): number {
     case 'brush':
     case 'edge coat':
       return thicknessM;
+    case 'line':
+      return 0;
   }
 }
 
 /** Section of the bead that hangs under an edge, m². Source: about one square of the capillary length, from memory. */
 export const beadSection = ({ by }: EdgeWetting, lengthM: number): number =>
-  by === 'tool' || by === 'brush' ? 0 : BEAD_SHARE * lengthM ** 2;
+  by === 'tool' || by === 'brush' || by === 'line' ? 0 : BEAD_SHARE * lengthM ** 2;

@@ -11,8 +11,10 @@ export {
 } from './edgeWetting';
 export { edgeKinds, ledgerArea, measureArea, wallsOf, type PlanArea } from './planArea';
 export {
+  beneathPlan,
   intentAreas,
   ledgerInput,
+  plannedGrounds,
   plannedFilm,
   staysOfFilm,
   type PlanCoat,
@@ -27,6 +29,8 @@ export { filmShape } from './filmShape';
 export {
   COUNT_LIMITS,
   LEDGER_LINES,
+  LINE_LIMITS,
+  LINE_USES,
   MIX_LIMITS_M3,
   OVERRIDE_LIMITS_M3,
   PLAIN_AREA,
@@ -39,6 +43,7 @@ export {
   type LedgerWedge,
   type LedgerInput,
   type LedgerLineId,
+  type LineUse,
   type LedgerOverride,
   type ReserveSchool,
 } from './input';
@@ -58,6 +63,7 @@ export {
   leastFilm,
   staysOn,
   type BuildArea,
+  type BuildLayer,
   type BuildCoat,
   type Film,
   type OnArea,
@@ -103,3 +109,14 @@ export {
 export { filmMap, filmOver, type FilmMap, type FilmOver } from './thicknessMap';
 export { liftsOf } from './liftsOf';
 export { READY_PLANS, type ReadyCoat, type ReadyPlan } from './readyPlans';
+export { groundsOf, LEVEL_STEP_M, type Ground, type GroundPart } from './ground';
+export { LAYER_FACTS, LAYER_LIMITS, type LayerFacts } from './layer';
+export {
+  joinPlaces,
+  placeOf,
+  placesOf,
+  type Joined,
+  type PlanWhole,
+  type WholeCut,
+} from './wholes';
+export { beadOf, pathLength, type Bead, type LinePath } from './drawnLine';

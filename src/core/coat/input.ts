@@ -1,6 +1,7 @@
 import type { DoublingLaw } from '../film';
 import { RESIN_DENSITY_KG_M3 } from '../resin';
 import type { Issue } from '../result';
+import type { Bead } from './drawnLine';
 import { FLOOD_OVER_LIMITS_M2, type EdgeWetting } from './edgeWetting';
 import type { ReliefHeights } from './relief';
 
@@ -31,6 +32,8 @@ export interface LedgerArea {
   readonly soakM: number;
   /** Recesses that the coat runs into, with the depth that is still open, m. */
   readonly pits: readonly { readonly areaM2: number; readonly depthM: number }[];
+  /** Bead of a line that is drawn on it. */
+  readonly line?: Bead;
   /** How the propped piece is out of level; null where the coat levels over something that did. */
   readonly wedge: LedgerWedge | null;
   /** How far the middle of a canvas hangs, m, and its mean over that; null where it is level. */
@@ -110,6 +113,7 @@ export const LEDGER_LINES = [
   'edges',
   'bead',
   'run-off',
+  'line',
   'cup',
   'reserve',
 ] as const;
@@ -144,6 +148,10 @@ export function inputIssues(input: LedgerInput): Issue[] {
     check(at('count'), area.count, COUNT_LIMITS.min, COUNT_LIMITS.max);
     if (area.cover.by === 'film' && area.cover.holdsM !== null)
       check([...at('cover'), 'holdsM'], area.cover.holdsM, 0, 1);
+    if (area.line) {
+      check([...at('line'), 'lengthM'], area.line.lengthM, 1e-4, 1000);
+      check([...at('line'), 'sectionM2'], area.line.sectionM2, 1e-12, 1);
+    }
     check(at('dammedM'), area.dammedM, 0, 100);
     check(at('belowM'), area.belowM, 0, 1);
     check(at('soakM'), area.soakM, 0, 0.01);
@@ -160,8 +168,11 @@ export function inputIssues(input: LedgerInput): Issue[] {
       check([...at('relief'), k, 'share'], relief.share, 0, 1);
       check([...at('relief'), k, 'meanM'], relief.meanM, 0, relief.greatestM);
     });
-    // Reliefs lie beside each other.
-    const covered = area.relief.reduce((sum, r) => sum + r.share, 0);
+    // Reliefs lie beside each other; those of layers may stand on others.
+    const covered = area.relief.reduce(
+      (sum, r) => sum + (r.standsOnM === undefined && r.aboveM === undefined ? r.share : 0),
+      0,
+    );
     if (area.relief.length > 1) check(at('relief'), covered, 0, 1 + 1e-9);
     area.pits.forEach((pit, k) => {
       check([...at('pits'), k, 'areaM2'], pit.areaM2, 0, area.areaM2);
@@ -195,3 +206,12 @@ export function inputIssues(input: LedgerInput): Issue[] {
   );
   return issues;
 }
+
+/** What a line is drawn for. */
+export const LINE_USES = ['barrier', 'raised line', 'wave'] as const;
+export type LineUse = (typeof LINE_USES)[number];
+/** Width of a drawn line, m, and the angle of its sides, rad. Judgement, no source. */
+export const LINE_LIMITS = {
+  widthM: { min: 0.5e-3, max: 0.2 },
+  angleRad: { min: (5 * Math.PI) / 180, max: Math.PI / 2 },
+} as const;

@@ -1,3 +1,4 @@
+import { isWall, type EdgeKind } from '../piece';
 import { fail, ok, type Issue, type Result } from '../result';
 import { angleFor, domeOn } from './domeOn';
 import type { DomeShape } from './domeShape';
@@ -57,8 +58,12 @@ export const LEAST_COVER_M = 0.1e-3;
 export const SPREAD_M = 1.1e-3;
 
 /** How the open edges of a coat are wetted by what it is to do. */
-export function wettingOf(intent: Intent, kind: 'edge' | 'brushed' | 'poured'): EdgeWetting {
+export function wettingOf(
+  intent: Intent,
+  kind: 'edge' | 'line' | 'brushed' | 'poured',
+): EdgeWetting {
   if (kind === 'edge') return { by: 'edge coat' };
+  if (kind === 'line') return { by: 'line' };
   if (kind === 'brushed' || intent.by === 'skin') return { by: 'brush' };
   if (intent.by === 'over') return { by: 'flood', perMetreM2: intent.perMetreM2 };
   return { by: intent.by === 'spread' ? 'tool' : 'hand' };
@@ -67,7 +72,7 @@ export function wettingOf(intent: Intent, kind: 'edge' | 'brushed' | 'poured'): 
 /** What an intention meets on one area. */
 export interface IntentArea {
   readonly shape: DomeShape;
-  readonly edges: readonly ('open' | 'dammed' | 'doming')[];
+  readonly edges: readonly EdgeKind[];
   readonly relief: readonly ReliefHeights[];
   /** Resin that lies there already, m. */
   readonly belowM: number;
@@ -112,7 +117,7 @@ function fillThickness(areas: readonly IntentArea[], belowM: number): Found {
 
 /** Between walls all round: from what lies there up to their top; relief ends below it. */
 function rimThickness(areas: readonly IntentArea[], heightM: number): Found {
-  if (areas.some((a) => a.depthM === 0 && a.edges.some((e) => e !== 'dammed')))
+  if (areas.some((a) => a.depthM === 0 && a.edges.some((e) => !isWall(e))))
     return refuse('not-allowed', 'walls', 'open');
   const { max } = THICKNESS_LIMITS_M;
   if (!(heightM > 0 && heightM <= max)) return refuse('out-of-range', 'heightM', heightM, { max });

@@ -63,5 +63,6 @@ export const stays = (
   cover.by === 'film' && cover.holdsM !== null && openEdges.length > 0
     ? Math.min(thicknessM, cover.holdsM)
     : thicknessM;
-export const edgesOnly = ({ edges }: LineContext): boolean => edges.by === 'edge coat';
+export const edgesOnly = ({ edges }: LineContext): boolean =>
+  edges.by === 'edge coat' || edges.by === 'line';
 export const covers = (c: LineContext): number => (edgesOnly(c) ? 0 : c.coverage);

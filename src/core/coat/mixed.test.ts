@@ -39,7 +39,7 @@ describe('what is mixed', () => {
     const mix = (volumeM3: number): Wish => ({ intent: { by: 'mix', volumeM3 } });
     expect(faults(face, mix(1e-6))).toEqual(['volumeM3 does-not-fit']);
     expect(faults(face, mix(0.01))).toEqual(['volumeM3 does-not-fit']);
-    const walled = [faceOf(tile, ['dammed'], 0.006, stones(4))];
+    const walled = [faceOf(tile, ['tape wall'], 0.006, stones(4))];
     expect(faults(walled, { intent: { by: 'over', perMetreM2: 5e-5 } })).toEqual([
       'open edges required',
     ]);
@@ -75,7 +75,7 @@ describe('what is mixed', () => {
       { kind: 'stones', greatestM: 2e-3, meanM: 1e-3, share: 0.4 },
       { kind: 'sand', greatestM: 1e-3, meanM: 5e-4, share: 0.7 },
     ] as const;
-    const face = faceOf(tile, ['dammed'], 0.006, { relief: two });
+    const face = faceOf(tile, ['tape wall'], 0.006, { relief: two });
     expect(faults([face], { intent: given(3) })).toEqual(['areas.0.relief out-of-range']);
   });
   it('what the record keeps is what the ledger leaves on the face, on 200 seeded pieces', () => {
@@ -85,7 +85,7 @@ describe('what is mixed', () => {
         random() < 0.5
           ? { kind: 'disc', diameterM: 0.04 + 0.3 * random() }
           : { kind: 'rectangle', widthM: 0.04 + 0.3 * random(), heightM: 0.04 + 0.3 * random() };
-      const edges = (['open', 'dammed', 'doming'] as const).filter(() => random() < 0.6);
+      const edges = (['open', 'tape wall', 'doming'] as const).filter(() => random() < 0.6);
       const area = faceOf(shape, edges.length > 0 ? edges : ['open'], 0.01);
       const plan = planned([area], { count: 3, intent: given(0.5 + 4 * random()) });
       const lies = plan.ledger.lines.find((l) => l.id === 'face' || l.id === 'dome')?.volumeM3 ?? 0;
@@ -103,7 +103,7 @@ describe('what is mixed', () => {
     expect(ids([face, band])).toContain('bead');
   });
   it('of a dammed rim the ledger input tells what the survey says', () => {
-    const input = ledgerInput(planInput([faceOf(tile, ['dammed'])], { intent: given(2) }), 2e-3);
+    const input = ledgerInput(planInput([faceOf(tile, ['tape wall'])], { intent: given(2) }), 2e-3);
     expect(input.areas[0]).toMatchObject({ dammedM: 0.4, cover: { by: 'film', holdsM: null } });
   });
 });

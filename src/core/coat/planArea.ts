@@ -1,5 +1,11 @@
-import { measureFace, type EdgeProfile, type FaceMeasure, type Shape } from '../geometry';
-import type { EdgeKind, Porosity, Relief } from '../piece';
+import {
+  measureFace,
+  type EdgeProfile,
+  type FaceMeasure,
+  type Point,
+  type Shape,
+} from '../geometry';
+import { isWall, type EdgeKind, type Porosity, type Relief } from '../piece';
 import type { BuildArea } from './buildUp';
 import { PLAIN_AREA, type LedgerArea } from './input';
 
@@ -7,11 +13,17 @@ import { PLAIN_AREA, type LedgerArea } from './input';
 export interface PlanArea extends BuildArea {
   readonly name: string;
   readonly shape: Shape;
+  /** Where the shape's own origin lies on the plan, m. */
+  readonly at?: Point;
+  /** The face that it is a place of. */
+  readonly partOf?: string | null;
   /** One for each side of the shape. */
   readonly edges: readonly {
     readonly kind: EdgeKind;
     readonly heightM: number;
     readonly profile: EdgeProfile;
+    /** How high its wall stands over the ground, m; null: as high as is needed. */
+    readonly wallM?: number | null;
   }[];
   readonly porosity: Porosity;
   readonly relief: readonly Relief[];
@@ -39,14 +51,14 @@ export function ledgerArea(area: PlanArea, count: number): LedgerArea {
     .filter((_, i) => area.edges[i]?.kind === 'open')
     .map(({ bandM2, girthM, lengthM }) => ({ areaM2: bandM2, heightM: girthM, lengthM }));
   const dammedM = edges
-    .filter((_, i) => area.edges[i]?.kind === 'dammed')
+    .filter((_, i) => isWall(area.edges[i]?.kind ?? 'open'))
     .reduce((sum, { lengthM }) => sum + lengthM, 0);
   return { ...PLAIN_AREA, name: area.name, areaM2, areaSigmaM2, count, openEdges, dammedM };
 }
 
 /** For each stretch of its outline whether a wall stands there. */
 export const wallsOf = (area: Pick<PlanArea, 'edges'>): readonly boolean[] =>
-  area.edges.map((e) => e.kind === 'dammed');
+  area.edges.map((e) => isWall(e.kind));
 
 /** Faces and backs have edges, walls and a level; a recess and a band have not. */
 export const isFlat = ({ kind }: Pick<PlanArea, 'kind'>): boolean =>

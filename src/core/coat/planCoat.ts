@@ -1,10 +1,10 @@
 import { splitMix, workingTime } from '../resin';
 import { ok, type Result } from '../result';
-import { beneath, filmAreas, type OnArea, type BuildCoat } from './buildUp';
 import { filmChecks, type CheckInput, type FilmCheck } from './checks';
 import {
   ledgerInput,
   plannedFilm,
+  plannedGrounds,
   type PlanCoat,
   type PlanInput,
   type PlannedFilm,
@@ -28,13 +28,12 @@ export function checkInput(
   ledger: Ledger | null,
   roomTemperatureK: number | null,
 ): CheckInput {
-  const { coat, piece, areas, coats, sheet } = plan;
+  const { coat, piece, sheet } = plan;
   const split = ledger ? splitMix(ledger.totalM3, sheet) : null;
   const workingS =
     split?.ok && roomTemperatureK !== null
       ? workingTime(sheet, split.value.totalKg, roomTemperatureK)
       : null;
-  const below: ReadonlyMap<string, OnArea<BuildCoat>> = beneath(coat, areas, coats);
   return {
     coat: {
       ...film,
@@ -43,12 +42,11 @@ export function checkInput(
       areaIds: coat.areaIds,
       restS: coat.restS,
     },
-    areas: areas.filter((a) => coat.areaIds.includes(a.id)),
+    areas: plannedGrounds(plan),
     count: piece.count,
     support: piece.support,
     tilt: piece.tilt,
     sheet,
-    beneath: below,
     runsOffM3: ledger?.lines.find((l) => l.id === 'run-off')?.volumeM3 ?? 0,
     workingS,
   };
@@ -73,6 +71,6 @@ export function planCoat<C extends PlanCoat>(
     ...film.value,
     ledger: ledger.value,
     lifts: liftsOf(plan, film.value.thicknessM),
-    checks: filmAreas(plan.coat, plan.areas).length > 0 ? filmChecks(input) : [],
+    checks: plannedGrounds(plan).length > 0 && !plan.coat.line ? filmChecks(input) : [],
   });
 }

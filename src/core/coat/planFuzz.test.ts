@@ -76,5 +76,5 @@ it('any wish on any piece ends in a plan with finite numbers, or in a fault: 200
     expect(Math.max(...staysM)).toBeLessThanOrEqual(thicknessM);
     for (const line of ledger.lines) expect(Number.isFinite(line.volumeM3)).toBe(true);
   }
-  expect(plans).toBeGreaterThan(80);
+  expect(plans).toBeGreaterThan(60);
 });

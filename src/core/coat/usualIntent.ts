@@ -81,6 +81,8 @@ export function usualIntent(kind: CoatKind, grounds: readonly Ground[], support:
       return open ? { intent: OVER, why: 'wet ground' } : given(PART_M, 'walls all round');
     case 'patch':
       return given(PART_M, 'part');
+    case 'line':
+      return given(PART_M, 'part');
     case 'flood':
       return flood(grounds, support);
   }

@@ -24,6 +24,7 @@ const path = () =>
       .min(2)
       .max(20_000)
       .required(),
+    sideOf: Joi.array().items(Joi.number().strict().integer().min(0).max(200)).max(20_000),
   }).required();
 
 const bareParts = () => Joi.array().items(path().optional()).max(50);

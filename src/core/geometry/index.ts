@@ -27,7 +27,14 @@ export {
   type Segment,
 } from './path';
 export { arcPoint, arcSegments, bulgeSegments, endpointArc, type CentreArc } from './arc';
-export { outlineArea, outlineSides, pathBox, sharedArea, type OutlineSide } from './outline';
+export {
+  outlineArea,
+  outlineSides,
+  pathBox,
+  sharedArea,
+  sideOfSegments,
+  type OutlineSide,
+} from './outline';
 export { shapePath } from './shapePath';
 export { insideRing, ringArea, ringCentroid, selfCrossings } from './ring';
 export { sideTurns, type TurnPiece } from './sideTurns';

@@ -116,18 +116,40 @@ export function outlineSides(path: Path): readonly OutlineSide[] {
   return known;
 }
 
-function splitAtCorners(path: Path): OutlineSide[] {
-  const { widthM, heightM } = pathBox(path);
-  const tolerance = Math.max(1e-9, Math.max(widthM, heightM) * DRAWN_FLATNESS);
+/**
+ * For each segment of a path the stretch that it belongs to: as the path says, else parted at corners.
+ * @returns one index a segment, in the order of {@link outlineSides}
+ */
+export function sideOfSegments(path: Path): readonly number[] {
+  if (path.sideOf) return path.sideOf;
   const stretches = [...walk(path)];
   const corner = stretches.map(({ from, segment }, i) => {
-    const before = stretches[(i + stretches.length - 1) % stretches.length];
+    const before = stretches.at(i - 1);
     if (!before) return true;
     const turn = tangent(from, segment, false) - tangent(before.from, before.segment, true);
     return Math.abs(Math.atan2(Math.sin(turn), Math.cos(turn))) > CORNER;
   });
   const count = corner.filter(Boolean).length;
-  const first = count > MOST_SIDES ? 0 : Math.max(0, corner.indexOf(true));
+  if (count > MOST_SIDES) return stretches.map(() => 0);
+  const first = Math.max(0, corner.indexOf(true));
+  const of = new Array<number>(stretches.length);
+  let side = 0;
+  for (let k = 0; k < stretches.length; k += 1) {
+    const i = (first + k) % stretches.length;
+    if (k > 0 && corner[i]) side += 1;
+    of[i] = side;
+  }
+  return of;
+}
+
+function splitAtCorners(path: Path): OutlineSide[] {
+  const { widthM, heightM } = pathBox(path);
+  const tolerance = Math.max(1e-9, Math.max(widthM, heightM) * DRAWN_FLATNESS);
+  const sideOf = sideOfSegments(path);
+  const stretches = [...walk(path)];
+  // Where the first stretch goes round the begin of the path, it is gathered from its own begin.
+  const wraps = sideOf[0] === 0 && sideOf.at(-1) === 0;
+  const first = wraps ? sideOf.findLastIndex((side) => side !== 0) + 1 : sideOf.indexOf(0);
   const sides: { points: Point[]; lengthM: number }[] = [];
   for (let k = 0; k < stretches.length; k += 1) {
     const i = (first + k) % stretches.length;
@@ -135,8 +157,8 @@ function splitAtCorners(path: Path): OutlineSide[] {
     if (!stretch) continue;
     const points = flattenSegment(stretch.from, stretch.segment, tolerance);
     const lengthM = segmentLength(stretch.from, stretch.segment);
-    const side = sides[sides.length - 1];
-    if (!side || (corner[i] && count <= MOST_SIDES)) sides.push({ points, lengthM });
+    const side = sides[sideOf[i] ?? 0];
+    if (!side) sides.push({ points, lengthM });
     else {
       side.points.push(...points.slice(1));
       side.lengthM += lengthM;

@@ -10,6 +10,8 @@ export type Segment =
 export interface Path {
   readonly start: Point;
   readonly segments: readonly Segment[];
+  /** For each segment the stretch that it belongs to, from 0 on, where that is not told by its corners. */
+  readonly sideOf?: readonly number[];
 }
 
 /** Control points of a segment from its begin on: two for a line, four for a curve. */
@@ -193,6 +195,7 @@ export function flattenPath(path: Path, toleranceM: number, most = MOST_POINTS):
 /** A path through an affine map of its points (Bézier curves are affine invariant). */
 export function mapPath(path: Path, map: (point: Point) => Point): Path {
   return {
+    ...(path.sideOf && { sideOf: path.sideOf }),
     start: map(path.start),
     segments: path.segments.map((s) =>
       s.kind === 'line'

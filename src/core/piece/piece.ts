@@ -10,8 +10,19 @@ export const SUPPORTS = [
 ] as const;
 export type Support = (typeof SUPPORTS)[number];
 
-export const EDGE_KINDS = ['open', 'dammed', 'doming'] as const;
+/** What holds resin at an edge or a boundary; of them only tape is masked. */
+export const WALL_KINDS = ['own rim', 'mould', 'dam', 'tape wall', 'raised line'] as const;
+export type WallKind = (typeof WALL_KINDS)[number];
+/** What an outer edge can be. */
+export const OUTER_EDGES = ['open', 'doming', ...WALL_KINDS] as const;
+/** What stands between two places: a line is drawn and nothing stands there, so a film ends by itself. */
+export const BOUNDARIES = ['line', ...WALL_KINDS] as const;
+export const EDGE_KINDS = [...OUTER_EDGES, 'line'] as const;
 export type EdgeKind = (typeof EDGE_KINDS)[number];
+export const isWall = (kind: EdgeKind): kind is WallKind =>
+  (WALL_KINDS as readonly EdgeKind[]).includes(kind);
+/** Walls that are put up for the work and come off after it. */
+export const isDam = (kind: EdgeKind): boolean => kind === 'dam' || kind === 'tape wall';
 
 export const AREA_KINDS = ['face', 'edge band', 'recess', 'back'] as const;
 export type AreaKind = (typeof AREA_KINDS)[number];
@@ -68,8 +79,30 @@ export const COAT_KINDS = [
   'art',
   'patch',
   'back',
+  'line',
 ] as const;
 export type CoatKind = (typeof COAT_KINDS)[number];
+
+/** What is laid on places between coats, or was there before, and is not resin. */
+export const LAYER_KINDS = [
+  'paste',
+  'paint',
+  'ink',
+  'leaf',
+  'tape design',
+  'relief paint',
+  'glitter in varnish',
+  'varnish',
+  'loose grains',
+  'metal powder',
+  'gilding',
+  'pressed in',
+] as const;
+export type LayerKind = (typeof LAYER_KINDS)[number];
+
+/** Which way a piece lies. */
+export const PIECE_SIDES = ['front', 'back'] as const;
+export type PieceSide = (typeof PIECE_SIDES)[number];
 
 export const DEFECT_KINDS = [
   'fish eye',

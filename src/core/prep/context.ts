@@ -23,6 +23,9 @@ const NOTHING: OnArea<PrepCoat> = {
   top: null,
   last: null,
   levelled: false,
+  layers: [],
+  relief: [],
+  pores: null,
 };
 
 /** Puts facts in order for the rules. */
@@ -31,13 +34,16 @@ export function prepContext(facts: PrepFacts): PrepContext {
   const waiting = coats.filter((c) => c.poured === null);
   const lying = coats.filter((c) => c.poured !== null);
   const byId = new Map(facts.areas.map((a) => [a.id, a]));
-  const lies = buildUp(facts.areas, lying);
+  const laid = facts.layers.filter((l) => l.state !== 'planned');
+  const lies = buildUp(facts.areas, lying, laid);
   const on = (areaId: string) => lies.get(areaId) ?? NOTHING;
   const nextOn = (areaId: string) => waiting.find((c) => c.areaIds.includes(areaId));
   const ground = facts.areas.flatMap((area) => {
     if (on(area.id).top) return [];
     const next = nextOn(area.id);
-    return next || coats.length === 0 ? [{ area, coatId: next?.id ?? null }] : [];
+    return next || (coats.length === 0 && area.bare !== true)
+      ? [{ area, coatId: next?.id ?? null }]
+      : [];
   });
   const areasOf = (coat: PrepCoat) =>
     coat.areaIds.map((id) => byId.get(id)).filter((a) => a !== undefined);

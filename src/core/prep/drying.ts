@@ -8,6 +8,8 @@ export interface Drying {
   readonly labelS: number;
   /** Wet thickness, m; over 1 mm it counts squared. */
   readonly thicknessM: number;
+  /** Thickness up to which the label's time holds, m; 1 mm when left out. */
+  readonly usualM?: number;
   /** Water leaves with the air's thirst; solvent is taken to leave at the label's pace. */
   readonly leaves: 'water' | 'solvent';
 }
@@ -30,11 +32,11 @@ export const dryingRate = (air: Air): number =>
 /**
  * Time that a layer needs at the label's air, s.
  * @throws RangeError on a time or thickness below zero
- * Source: the label; diffusion-limited above 1 mm, so with the square of the thickness (from memory).
+ * Source: the label; diffusion-limited above its usual thickness, so with the square of the thickness (from memory).
  */
-export function labelTime({ labelS, thicknessM }: Drying): number {
+export function labelTime({ labelS, thicknessM, usualM = THIN_LAYER_M }: Drying): number {
   assert(labelS >= 0 && thicknessM >= 0, 'labelTime', { labelS, thicknessM });
-  return labelS * Math.max(1, thicknessM / THIN_LAYER_M) ** 2;
+  return labelS * Math.max(1, thicknessM / usualM) ** 2;
 }
 
 /** When a layer will be dry; Infinity where the air does not take its water. */

@@ -1,3 +1,4 @@
+import type { BuildLayer } from '../coat';
 import type { HalfPlane, Point, Shape } from '../geometry';
 import type {
   AreaKind,
@@ -61,6 +62,21 @@ export interface PrepArea {
   readonly relief: readonly Relief[];
   readonly surface: Surface;
   readonly damage: readonly Damage[];
+  /** It stays bare: no coat goes on it. */
+  readonly bare?: boolean;
+}
+
+/** What a coat covers in one piece: an area, or places of a face that hang together, and what is round it. */
+export interface PrepCover {
+  /** The areas under it, in the order of the survey. */
+  readonly areaIds: readonly string[];
+  readonly kind: AreaKind;
+  /** Stretches of its outline; `on`: the edge of an area that it lies on, where it is one. */
+  readonly edges: readonly (PrepEdge & {
+    readonly on: { readonly areaId: string; readonly edge: number } | null;
+  })[];
+  /** Length of what bounds it against parts and places that stay bare, m. */
+  readonly bareOutlineM: number;
 }
 
 /** Instants of a coat that is poured, ms since the epoch. */
@@ -85,8 +101,20 @@ export interface PrepCoat {
   readonly staysM: readonly number[];
   /** Share of its areas that it covers, 0…1. */
   readonly coverage: number;
+  /** What it covers; each of its areas by itself when left out. */
+  readonly covers?: readonly PrepCover[];
   /** Null until it is poured. */
   readonly poured: CoatInstants | null;
+}
+
+/** A layer that is not resin, with where it stands. */
+export interface PrepLayer extends BuildLayer {
+  readonly name: string;
+  /** Drying time of its label, s. */
+  readonly labelS: number;
+  readonly state: 'planned' | 'laid' | 'there before';
+  /** When it was found dry, ms since the epoch; null: its clock tells. */
+  readonly dryMs: number | null;
 }
 
 export interface PrepDefect {
@@ -117,6 +145,7 @@ export interface PrepFacts {
   readonly spanM: number;
   readonly areas: readonly PrepArea[];
   readonly coats: readonly PrepCoat[];
+  readonly layers: readonly PrepLayer[];
   readonly defects: readonly PrepDefect[];
   readonly masks: readonly LaidMask[];
   /** Areas whose last rub test took colour off. */

@@ -21,7 +21,9 @@ export {
   type OwnTask,
   type PrepArea,
   type PrepCoat,
+  type PrepCover,
   type PrepFacts,
+  type PrepLayer,
   type PrepSchools,
   type RubResult,
 } from './facts';

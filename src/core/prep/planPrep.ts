@@ -1,6 +1,7 @@
 import { prepContext, type PrepContext } from './context';
 import type { PrepFacts } from './facts';
 import { BENCH_RULES } from './rules/bench';
+import { LAY_RULES } from './rules/lay';
 import { LAYER_RULES } from './rules/layers';
 import { MASK_RULES } from './rules/masking';
 import { SUPPORT_RULES } from './rules/support';
@@ -12,6 +13,7 @@ export const PREP_RULES: readonly PrepRule[] = [
   ...SUPPORT_RULES,
   ...LAYER_RULES,
   ...SANDING_RULES,
+  ...LAY_RULES,
   ...MASK_RULES,
   ...BENCH_RULES,
 ];

@@ -23,7 +23,7 @@ function busy(areas: number, coats: number): PrepFacts {
       at: [0.4 * i, 0],
       areaM2,
       edges: sideLengthsM.map((lengthM, e) => ({
-        kind: e % 3 === 0 ? 'dammed' : 'open',
+        kind: e % 3 === 0 ? 'tape wall' : 'open',
         lengthM,
         heightM: 0.018,
       })),
@@ -71,6 +71,7 @@ function busy(areas: number, coats: number): PrepFacts {
     coats: Array.from({ length: coats }, (_, i) => coat(i)),
     defects: [{ id: 'd', kind: 'dimples', coatId: `c${lying - 1}` }],
     masks: [],
+    layers: [],
     rubFailed: [],
     schools: DEFAULT_SCHOOLS,
     limits: { [`tooth:c${lying}`]: { side: 'above', atM: 0 } },

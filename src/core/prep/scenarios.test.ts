@@ -49,7 +49,7 @@ const SITUATIONS: readonly (readonly [string, PrepFacts, must: string[], never: 
   ],
   [
     'a relief tile with loose glitter',
-    facts({ support: 'tile', areas: [area(relief('fine glitter'), ['dammed'])] }),
+    facts({ support: 'tile', areas: [area(relief('fine glitter'), ['tape wall'])] }),
     ['loose parts', 'mask', 'wipe'],
     ['seal', 'dry paste', 'edge ground', 'tooth'],
   ],
@@ -67,7 +67,7 @@ const SITUATIONS: readonly (readonly [string, PrepFacts, must: string[], never: 
   ],
   [
     'a panel in a rim with a gap',
-    facts({ areas: [area(damage('gap at the rim'), ['dammed'])] }),
+    facts({ areas: [area(damage('gap at the rim'), ['tape wall'])] }),
     ['rim gap', 'mask'],
     ['tear', 'edge ground'],
   ],
@@ -86,7 +86,7 @@ const SITUATIONS: readonly (readonly [string, PrepFacts, must: string[], never: 
   [
     'a recess to be filled',
     facts({
-      areas: [area(), area({ id: 'dial', kind: 'recess' }, ['dammed'])],
+      areas: [area(), area({ id: 'dial', kind: 'recess' }, ['tape wall'])],
       coats: [coat({ kind: 'fill', areaIds: ['dial'] })],
       slope: null,
     }),
@@ -274,7 +274,7 @@ describe('facts that contradict are said at the task', () => {
     ['tape that is warmed on plastic', facts({ support: 'plastic' }), 'mask', 'heat on plastic'],
     [
       'a wall of latex',
-      facts({ areas: [area({}, ['dammed'])], schools: { mask: 'latex' } }),
+      facts({ areas: [area({}, ['tape wall'])], schools: { mask: 'latex' } }),
       'mask',
       'tape wall needs tape',
     ],
@@ -288,7 +288,7 @@ describe('facts that contradict are said at the task', () => {
     expect(task(of, rule).problems).toContain(problem);
   });
   it('and not where they do not', () => {
-    for (const quiet of [facts(), facts(ink), facts({ areas: [area({}, ['dammed'])] })])
+    for (const quiet of [facts(), facts(ink), facts({ areas: [area({}, ['tape wall'])] })])
       expect(planPrep(quiet).flatMap((t) => t.problems)).toEqual([]);
     const left = task(
       facts({ areas: [area(), area({ id: 'back', kind: 'back' })], ...own(['face', 'back']) }),

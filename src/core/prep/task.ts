@@ -17,6 +17,7 @@ export const PREP_STEPS = [
   'unmask',
   'sand',
   'dust',
+  'lay',
   'mask',
   'wipe',
   'level',

@@ -5,6 +5,7 @@ import v1 from './fixtures/v1.json';
 import v2 from './fixtures/v2.json';
 import v3 from './fixtures/v3.json';
 import v4 from './fixtures/v4.json';
+import v7 from './fixtures/v7.json';
 
 const tablesV1 = v1.tables as unknown as AnyTables;
 const areaV1 = {
@@ -56,7 +57,7 @@ describe('version 2: the full survey', () => {
     expect(area).toMatchObject({
       edges: [
         { kind: 'open', heightM: 0.009, profile: { kind: 'square' } },
-        { kind: 'dammed', heightM: 0.009, profile: { kind: 'square' } },
+        { kind: 'tape wall', heightM: 0.009, profile: { kind: 'square' } },
         { kind: 'doming', heightM: 0.009, profile: { kind: 'square' } },
       ],
     });
@@ -99,7 +100,7 @@ describe('version 3: preparation and the room', () => {
   const after = migrate(tablesV2, 2);
   it('gives pieces, areas and the shop what preparation asks, and an empty list of tasks', () => {
     expect(after['pieces']).toEqual(
-      tablesV2['pieces']?.map((p) => ({ ...(p as object), prep: {}, bellyM: 0 })),
+      tablesV2['pieces']?.map((p) => ({ ...(p as object), prep: {}, bellyM: 0, up: 'front' })),
     );
     for (const area of after['areas'] ?? []) expect(area).toMatchObject({ damage: [] });
     expect(after['settings']).toMatchObject([
@@ -134,6 +135,8 @@ describe('version 4: coats by intention and what they cost', () => {
         colours: [],
         // Version 7: what was poured is taken for what stays.
         staysM: (coat as { areaIds: string[] }).areaIds.map(() => thicknessM),
+        // Version 8: no coat was a line, and no dam came off by a coat.
+        ...{ line: null, freesDams: false },
       });
     }
   });
@@ -180,6 +183,40 @@ describe('version 5: order of the log, how a weight became known', () => {
     ]);
   });
   it('every row of the old file passes the schemas of today, photos but for their form', () => {
+    for (const [table, rows] of Object.entries(after))
+      if (table !== 'photos')
+        for (const row of rows) expect(rowFaults(table as TableName, row)).toEqual([]);
+  });
+});
+
+describe('version 8: places, walls, layers and lines', () => {
+  const before = v7.tables as unknown as AnyTables;
+  const after = migrate(before, 7);
+  it('a wall of a face is of tape as it was masked, that of a recess its own rim; nothing is cut', () => {
+    const kinds = (tables: AnyTables) =>
+      (tables['areas'] as { edges: { kind: string }[] }[]).map((a) => a.edges.map((e) => e.kind));
+    expect(kinds(after)).toEqual(
+      kinds(before).map((edges) => edges.map((k) => (k === 'dammed' ? 'tape wall' : k))),
+    );
+    expect(kinds(after).flat()).toContain('tape wall');
+    const pit = { kind: 'recess', edges: [{ kind: 'dammed' }, { kind: 'open' }] };
+    expect(migrate({ areas: [pit] }, 7)['areas']).toEqual([
+      {
+        ...{ kind: 'recess', cuts: [], partOf: null, bare: false },
+        edges: [
+          { kind: 'own rim', wallM: null },
+          { kind: 'open', wallM: null },
+        ],
+      },
+    ]);
+  });
+  it('coats cover what they covered, and every row passes the schemas of today', () => {
+    const told = (tables: AnyTables) =>
+      (tables['coats'] as { areaIds: unknown; coverage: unknown; staysM: unknown }[]).map(
+        ({ areaIds, coverage, staysM }) => ({ areaIds, coverage, staysM }),
+      );
+    expect(told(after)).toEqual(told(before));
+    expect(after['layers']).toEqual([]);
     for (const [table, rows] of Object.entries(after))
       if (table !== 'photos')
         for (const row of rows) expect(rowFaults(table as TableName, row)).toEqual([]);

@@ -17,7 +17,7 @@ async function reliefShop() {
   const { name, count, support, note, use, marks, level, bellyM } = piece;
   const told = { name, count, support, note, use, marks, level, bellyM };
   const pit = {
-    ...plainArea({ kind: 'disc', diameterM: 0.05 }, 0, ['dammed'], 'recess'),
+    ...plainArea({ kind: 'disc', diameterM: 0.05 }, 0, ['tape wall'], 'recess'),
     depthM: 3e-3,
     id: null,
   };

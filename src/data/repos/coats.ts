@@ -23,7 +23,8 @@ export type NewCoat = Pick<
   | 'overrides'
   | 'restS'
   | 'reserve'
->;
+> &
+  Partial<Pick<Coat, 'line' | 'freesDams'>>;
 
 export type CoatChange = Partial<
   Pick<
@@ -38,23 +39,26 @@ export type CoatChange = Partial<
     | 'reserve'
     | 'restS'
     | 'areaIds'
+    | 'line'
+    | 'freesDams'
   >
 >;
 
-const TABLES = ['coats', 'areas', 'resins', 'pieces', 'tasks'] as const;
+const TABLES = ['coats', 'areas', 'layers', 'resins', 'pieces', 'tasks'] as const;
 const byPlace = (a: Coat, b: Coat): number => a.order - b.order;
 
 /** @throws StaleActionError when the piece is gone */
 export async function pieceRows(db: ShopDb, pieceId: Id<'piece'>): Promise<PieceRows> {
-  const [piece, areas, resins, coats, tasks] = await Promise.all([
+  const [piece, areas, resins, coats, layers, tasks] = await Promise.all([
     db.pieces.get(pieceId),
     db.areas.where('pieceId').equals(pieceId).toArray(),
     db.resins.toArray(),
     db.coats.where('pieceId').equals(pieceId).toArray(),
+    db.layers.where('pieceId').equals(pieceId).toArray(),
     db.tasks.where('pieceId').equals(pieceId).toArray(),
   ]);
   if (!piece) throw new StaleActionError('piece gone');
-  return { piece, areas, resins, coats, tasks };
+  return { piece, areas, resins, coats, layers, tasks };
 }
 
 /**

@@ -4,6 +4,7 @@ import type { ShopDb } from '../db';
 import { asId, type Id, type LogKind, type Piece, type PrepRecord, TASKS } from '@/records';
 import { act, type ActionContext } from '../write';
 import { StaleActionError } from '../errors';
+import { changeLayer } from './layers';
 
 /** The task of a plan that an action is about. */
 export interface TaskRef {
@@ -74,6 +75,11 @@ export function doTask(
 ): Promise<void> {
   if (doneMs > context.nowMs) return Promise.reject(new StaleActionError('done in the future'));
   const { title, coatId, scope } = ref.task;
+  // That a layer was laid stands in its own row.
+  if (ref.task.rule === 'layer')
+    return changeLayer(db, context, layerIdOf(ref), {
+      state: { at: 'laid', laidMs: doneMs, dryMs: null },
+    });
   return changeTask(db, context, ref, (known) => ({
     log: known?.state === 'done' ? 'prep redone' : 'prep done',
     text: result ? `${title}: ${result}` : title,
@@ -108,12 +114,18 @@ export function waiveTask(
 }
 
 /** A tick or a waiver is taken back. */
-export const reopenTask = (db: ShopDb, context: ActionContext, ref: TaskRef): Promise<void> =>
-  changeTask(db, context, ref, () => ({
+export async function reopenTask(db: ShopDb, context: ActionContext, ref: TaskRef): Promise<void> {
+  const layer = ref.task.rule === 'layer' ? await db.layers.get(layerIdOf(ref)) : undefined;
+  if (layer?.state.at === 'laid')
+    return changeLayer(db, context, layer.id, { state: { at: 'planned' } });
+  return changeTask(db, context, ref, () => ({
     log: 'prep reopened',
     text: ref.task.title,
     change: { state: 'open', doneMs: null, reason: '', result: null },
   }));
+}
+
+const layerIdOf = ({ task }: TaskRef): Id<'layer'> => asId(task.key.slice('layer:'.length));
 
 /** Sanding goes only on one side of a line, or everywhere again. */
 export const limitSanding = (

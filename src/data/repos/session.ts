@@ -16,7 +16,16 @@ import { readingRows } from './room';
 
 const WET_TABLES = ['sessions', 'batches', 'coats'] as const;
 /** What says whether a coat is ready besides those. */
-const PREP_TABLES = ['pieces', 'areas', 'resins', 'defects', 'tasks', 'air', 'settings'] as const;
+const PREP_TABLES = [
+  'pieces',
+  'areas',
+  'layers',
+  'resins',
+  'defects',
+  'tasks',
+  'air',
+  'settings',
+] as const;
 
 /** What is typed with one decimal may be the shop's own room again, K. */
 const SAME_ROOM_K = 0.06;
@@ -33,9 +42,10 @@ export interface NewSession {
 /** @throws StaleActionError when the preparation of a coat is not done */
 async function refuseHeld(db: ShopDb, coats: readonly Coat[], nowMs: number): Promise<void> {
   const ids = [...new Set(coats.map((c) => c.pieceId))];
-  const [pieces, areas, all, defects, tasks, resins, air, settings] = await Promise.all([
+  const [pieces, areas, layers, all, defects, tasks, resins, air, settings] = await Promise.all([
     db.pieces.bulkGet(ids),
     db.areas.where('pieceId').anyOf(ids).toArray(),
+    db.layers.where('pieceId').anyOf(ids).toArray(),
     db.coats.where('pieceId').anyOf(ids).toArray(),
     db.defects.where('pieceId').anyOf(ids).toArray(),
     db.tasks.where('pieceId').anyOf(ids).toArray(),
@@ -44,7 +54,7 @@ async function refuseHeld(db: ShopDb, coats: readonly Coat[], nowMs: number): Pr
     db.settings.get('shop'),
   ]);
   const rows = {
-    ...{ areas, resins, defects, tasks, air, coats: all },
+    ...{ areas, layers, resins, defects, tasks, air, coats: all },
     settings: settings ?? DEFAULT_SETTINGS,
   };
   for (const coat of coats) {
@@ -58,10 +68,11 @@ async function refuseHeld(db: ShopDb, coats: readonly Coat[], nowMs: number): Pr
 /** Coats with the film that they are mixed for: what was planned is frozen as it comes out now. */
 async function settledNow(db: ShopDb, coats: readonly Coat[]): Promise<Coat[]> {
   const ids = [...new Set(coats.map((c) => c.pieceId))];
-  const [pieces, all, areas, tasks, resins] = await Promise.all([
+  const [pieces, all, areas, layers, tasks, resins] = await Promise.all([
     db.pieces.bulkGet(ids),
     db.coats.where('pieceId').anyOf(ids).toArray(),
     db.areas.where('pieceId').anyOf(ids).toArray(),
+    db.layers.where('pieceId').anyOf(ids).toArray(),
     db.tasks.where('pieceId').anyOf(ids).toArray(),
     db.resins.toArray(),
   ]);
@@ -71,6 +82,7 @@ async function settledNow(db: ShopDb, coats: readonly Coat[]): Promise<Coat[]> {
           ...{ piece, resins },
           coats: ofPiece(all, piece.id),
           areas: ofPiece(areas, piece.id),
+          layers: ofPiece(layers, piece.id),
           tasks: ofPiece(tasks, piece.id),
         })
       : [],

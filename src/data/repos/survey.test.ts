@@ -23,7 +23,7 @@ describe('survey', () => {
     const { id: pieceId, name, count, support, note, use, marks, level, bellyM } = piece;
     const told = { name, count, support, note, use, marks, level, bellyM };
     const recess = {
-      ...plainArea({ kind: 'disc', diameterM: 0.05 }, 0, ['dammed'], 'recess'),
+      ...plainArea({ kind: 'disc', diameterM: 0.05 }, 0, ['tape wall'], 'recess'),
       depthM: 3e-3,
     };
     return { db, coat, pieceId, face, survey: { ...told, areas: [face] }, recess };

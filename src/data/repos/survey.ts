@@ -3,7 +3,9 @@ import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { mergeRecord, mergeRows, type Based } from '../merge';
 import type { Support } from '@/core/piece';
-import type { Area, Id, Photo, Piece } from '@/records';
+import type { Area, Coat, Id, Layer, Photo, Piece, TableName } from '@/records';
+import { placedAreas } from '@/shop/placed';
+import { followPlaces } from '@/shop/followPlaces';
 import { act, type ActionContext } from '../write';
 import { coatRows, pieceRows } from './coats';
 
@@ -27,7 +29,7 @@ const areaRows = (
   { newId }: ActionContext,
   pieceId: Id<'piece'>,
   areas: readonly SurveyedArea[],
-): Area[] => areas.map((area) => ({ ...area, id: area.id ?? newId(), pieceId }));
+): Area[] => placedAreas(areas).map((area) => ({ ...area, id: area.id ?? newId(), pieceId }));
 
 const without = <T extends object, K extends keyof T>(row: T, field: K): Omit<T, K> => {
   const rest: Partial<T> = { ...row };
@@ -70,7 +72,13 @@ export function addPiece(
 ): Promise<Id<'piece'>> {
   return act(db, context, ['pieces', 'areas', 'photos'], async (w) => {
     const { areas, ...told } = survey;
-    const piece: Piece = { ...told, id: context.newId(), createdMs: context.nowMs, prep: {} };
+    const piece: Piece = {
+      ...told,
+      id: context.newId(),
+      createdMs: context.nowMs,
+      prep: {},
+      up: 'front',
+    };
     await w.put('pieces', piece);
     for (const row of areaRows(context, piece.id, areas)) await w.put('areas', row);
     for (const row of photoRows(context, piece.id, photos)) await w.put('photos', row);
@@ -88,6 +96,28 @@ const photoRows = (
   photos: readonly NewPhoto[],
 ): Photo[] => photos.map((photo) => ({ ...photo, pieceId, defectId: null, takenMs: nowMs }));
 
+const SURVEY_TABLES = [
+  ...['pieces', 'areas', 'coats', 'layers', 'tasks', 'resins', 'photos'],
+] as TableName[];
+
+/** A coat on the places that its areas were cut into, with what stays of it there; null where it cannot follow. */
+function coatOn(coat: Coat, before: readonly Area[], after: readonly Area[]): Coat | null {
+  const on = followPlaces(coat.areaIds, before, after);
+  if (!on || on.length === 0) return null;
+  if (on.length === coat.areaIds.length && on.every(({ id }) => coat.areaIds.includes(id)))
+    return coat;
+  const staysM = on.map(({ was }) => coat.staysM[coat.areaIds.indexOf(was)] ?? coat.thicknessM);
+  return { ...coat, areaIds: on.map(({ id }) => id), staysM };
+}
+
+function layerOn(layer: Layer, before: readonly Area[], after: readonly Area[]): Layer | null {
+  const on = followPlaces(layer.areaIds, before, after);
+  if (!on || on.length === 0) return null;
+  return on.length === layer.areaIds.length && on.every(({ id }) => layer.areaIds.includes(id))
+    ? layer
+    : { ...layer, areaIds: on.map(({ id }) => id) };
+}
+
 /**
  * Saves a piece's survey. Areas that are gone from it are deleted; one that a coat lies or is planned on
  * must stay. Pictures that no area names any more go as well.
@@ -103,7 +133,7 @@ export function changeSurvey(
   photos: readonly NewPhoto[] = [],
   based: Based<Survey> | null = null,
 ): Promise<Survey> {
-  return act(db, context, ['pieces', 'areas', 'coats', 'tasks', 'resins', 'photos'], async (w) => {
+  return act(db, context, SURVEY_TABLES, async (w) => {
     const piece = await db.pieces.get(pieceId);
     if (!piece) throw new StaleActionError('piece gone');
     const before = await db.areas.where('pieceId').equals(pieceId).toArray();
@@ -112,15 +142,21 @@ export function changeSurvey(
       : survey;
     const gone = before.filter((a) => !areas.some((b) => b.id === a.id));
     const coats = await db.coats.where('pieceId').equals(pieceId).toArray();
-    const needed = gone.find((a) => coats.some((c) => c.areaIds.includes(a.id)));
-    if (needed) throw new StaleActionError('area needed', { name: needed.name });
+    const layers = await db.layers.where('pieceId').equals(pieceId).toArray();
+    const stored = areaRows(context, pieceId, areas);
+    const refuse = () => {
+      throw new StaleActionError('area needed', { name: gone[0]?.name ?? told.name });
+    };
+    const moved = coats.map((c) => coatOn(c, before, stored) ?? refuse());
+    const movedLayers = layers.map((l) => layerOn(l, before, stored) ?? refuse());
     await db.areas.bulkDelete(gone.map((a) => a.id));
     await w.put('pieces', { ...piece, ...told });
     for (const row of photoRows(context, pieceId, photos)) await w.put('photos', row);
-    const stored = areaRows(context, pieceId, areas);
     for (const row of stored) await w.put('areas', row);
     const named = new Set(areas.flatMap(photosOf));
     await db.photos.bulkDelete(before.flatMap(photosOf).filter((id) => !named.has(id)));
+    for (const row of movedLayers.filter((l) => !layers.includes(l))) await w.put('layers', row);
+    for (const row of moved.filter((c) => !coats.includes(c))) await w.put('coats', row);
     const rows = await pieceRows(db, pieceId);
     for (const row of coatRows(rows, rows.coats)) await w.put('coats', row);
     await w.log('piece changed', { pieceId, text: told.name });

@@ -58,7 +58,7 @@ export async function shopWithCoat(db: ShopDb): Promise<Coat> {
           'open',
           'open',
           'open',
-          'dammed',
+          'tape wall',
         ]),
       },
     ],
@@ -79,8 +79,9 @@ export async function shopWithCoat(db: ShopDb): Promise<Coat> {
 
 /** The rows that preparation is planned from, as they stand. */
 export async function prepRows(db: ShopDb) {
-  const [areas, coats, resins] = await Promise.all([
+  const [areas, layers, coats, resins] = await Promise.all([
     db.areas.toArray(),
+    db.layers.toArray(),
     db.coats.toArray(),
     db.resins.toArray(),
   ]);
@@ -90,7 +91,7 @@ export async function prepRows(db: ShopDb) {
     db.air.toArray(),
   ]);
   const settings = (await db.settings.get('shop')) ?? DEFAULT_SETTINGS;
-  return { areas, coats, resins, defects, tasks, air, settings };
+  return { areas, layers, coats, resins, defects, tasks, air, settings };
 }
 
 /** Does every needed step before a coat. */

@@ -11,6 +11,7 @@ import {
   Droplets,
   Mountain,
   PanelBottom,
+  PenLine,
   Pencil,
   Sigma,
   Spline,
@@ -30,6 +31,7 @@ import { Panel } from '@/ui/Panel';
 import { OverrideForm } from './OverrideForm';
 
 const LINE_ICON: Readonly<Record<LedgerLineId, LucideIcon>> = {
+  line: PenLine,
   face: SquareDashed,
   dome: Sunrise,
   relief: Mountain,

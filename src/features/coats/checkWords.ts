@@ -40,6 +40,29 @@ function wordsOf(check: FilmCheck | MixingCheck, format: Format): Words {
         quantity: 'film',
       };
     }
+    case 'wall': {
+      const { areaName, wall, topM, wallM, is, spareM } = figures;
+      const spare = film(Math.abs(spareM));
+      const over = spareM < 0;
+      return {
+        title:
+          is === 'holds'
+            ? verdict === 'stop'
+              ? `Runs over the ${wall}`
+              : fine
+                ? `Stays under the ${wall}`
+                : `Close to the top of the ${wall}`
+            : over
+              ? `The ${wall} stands proud`
+              : fine
+                ? `Stands above the ${wall}`
+                : `The ${wall} is barely covered`,
+        detail: `${areaName}: the coat comes up to ${film(topM)}, the ${wall} to ${film(wallM)}: ${spare} ${
+          is === 'holds' ? (over ? 'over' : 'to spare') : over ? 'short' : 'over it'
+        }`,
+        quantity: 'film',
+      };
+    }
     case 'dome': {
       const { areaName, rimRad, safeKg, spareKg, spillsKg } = figures;
       const grams = (kg: number) => format.scale(Math.abs(kg)).text;

@@ -117,7 +117,7 @@ describe('the demo shows every kind of coat', () => {
   it('and each has a ledger, but those that need no more than they have', () => {
     const kinds = new Set(shop.coats.map((c) => c.kind));
     expect([...kinds].sort()).toEqual(
-      ['art', 'back', 'dome', 'edge', 'fill', 'flood', 'lock', 'patch', 'seal'].sort(),
+      ['art', 'back', 'dome', 'edge', 'fill', 'flood', 'line', 'lock', 'patch', 'seal'].sort(),
     );
     for (const { coats } of views) for (const c of coats) expect(ledgerOf(c).ok).toBe(true);
   });

@@ -62,6 +62,6 @@ describe('the section follows what stands on the face and where it is cut', () =
     const lines = doming.laminae[0]?.path.split('L').length ?? 0;
     expect(lines).toBeGreaterThan(15);
     expect(wallPath('doming', 'left', 100)).toBeNull();
-    expect(wallPath('dammed', 'right', 100)).toMatch(/^M/);
+    expect(wallPath('tape wall', 'right', 100)).toMatch(/^M/);
   });
 });

@@ -97,7 +97,10 @@ describe('intentions as they are typed', () => {
     });
     expect(start('flood', as('canvas', 'open')).intent.by).toBe('natural');
     expect(start('flood', as('tile', 'doming')).intent.by).toBe('dome');
-    expect(start('flood', as('tile', 'dammed')).intent).toEqual({ by: 'given', value: '1.6 mm' });
+    expect(start('flood', as('tile', 'tape wall')).intent).toEqual({
+      by: 'given',
+      value: '1.6 mm',
+    });
     const stones = [{ kind: 'stones', greatestM: 2e-3, meanM: 1e-3, share: 0.5 } as const];
     expect(start('flood', as('tile', 'open', stones)).intent.by).toBe('bury');
     expect(start('art', as('canvas', 'open')).intent.by).toBe('over');

@@ -88,7 +88,14 @@ export function defaultAreas(kind: CoatKind, areas: readonly Area[]): string[] {
 /** Reads the form of a new coat; its thickness must lie within what the resin's sheet allows in one lift. */
 export function readCoat(
   draft: CoatDraft,
-  { piece, areas, coats, sealed }: Pick<PieceView, 'piece' | 'areas' | 'coats' | 'sealed'>,
+  {
+    piece,
+    areas,
+    wholes,
+    layers,
+    coats,
+    sealed,
+  }: Pick<PieceView, 'piece' | 'areas' | 'wholes' | 'layers' | 'coats' | 'sealed'>,
   resins: readonly Resin[],
   reserve: ReserveSchool,
   format: Format,
@@ -107,7 +114,7 @@ export function readCoat(
   const order = Math.max(0, ...coats.map((c) => c.coat.order)) + 1;
   const laid = coats.map((c) => c.coat);
   const told = { ...plainCoat(PLAIN_FILM_M), reserve, kind, areaIds, order, intent };
-  const found = filmOf(told, { piece, areas, coats: laid, sealed }, resin.sheet);
+  const found = filmOf(told, { piece, areas, wholes, layers, coats: laid, sealed }, resin.sheet);
   const { thinnestM: min, thickestM: max } = resin.sheet;
   if (!found.ok) {
     const [issue] = found.issues;

@@ -51,7 +51,10 @@ describe('cost and left-over', () => {
       waitingFor(shop, coatOf('Viaduct painting', 'Flood 2'), NOW),
       60e-6,
     );
-    expect(fillers.map((f) => f.text)).toEqual(['2 of 6 Buffet coasters, Flood 1']);
+    expect(fillers.map((f) => f.text)).toEqual([
+      '2 of 6 Buffet coasters, Flood 1',
+      'Dining-car serving board, Barrier',
+    ]);
     expect(restM3 + fillers.reduce((s, f) => s + f.volumeM3, 0)).toBeCloseTo(60e-6, 12);
     expect(fillers.every((f) => !f.ready)).toBe(true);
     expect(leftOver(waitingFor(shop, dome, NOW), 60e-6).fillers.map((f) => f.text)).not.toContain(

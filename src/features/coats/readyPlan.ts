@@ -16,7 +16,14 @@ export type ReadyRead =
 /** The coats of a ready plan on a piece, from the ground up; or why it cannot be laid there. */
 export function readyPlan(
   plan: ReadyPlan,
-  { piece, areas, coats, sealed }: Pick<PieceView, 'piece' | 'areas' | 'coats' | 'sealed'>,
+  {
+    piece,
+    areas,
+    wholes,
+    layers,
+    coats,
+    sealed,
+  }: Pick<PieceView, 'piece' | 'areas' | 'wholes' | 'layers' | 'coats' | 'sealed'>,
   resin: Resin,
   reserve: ReserveSchool,
   format: Format,
@@ -30,7 +37,7 @@ export function readyPlan(
     if (areaIds.length === 0) return { ok: false, why: `no ${KIND_OF[on]} is surveyed.` };
     const intent = told === 'usual' ? usualOn(kind, grounds, piece.support, format) : told;
     const row = { ...plainCoat(1e-3), reserve, kind, areaIds, order: first + i, intent };
-    const found = filmOf(row, { piece, areas, coats: laid, sealed }, resin.sheet);
+    const found = filmOf(row, { piece, areas, wholes, layers, coats: laid, sealed }, resin.sheet);
     if (!found.ok) {
       const [issue] = found.issues;
       return { ok: false, why: issue ? intentIssueText(issue, format) : 'it does not fit.' };

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { FilmField } from '@/core/coat';
+import { isWall } from '@/core/piece';
 import { type Area, edgeKindsOf } from '@/records';
 import { computeClient } from '@/workers/client';
 
@@ -13,7 +14,7 @@ export type FieldState =
 
 /** How a film lies on an area, solved in the worker; again when outline, walls or resin change. */
 export function useFilmField(area: Area | undefined, lengthM: number): FieldState {
-  const walls = area && edgeKindsOf(area).map((kind) => kind === 'dammed');
+  const walls = area && edgeKindsOf(area).map(isWall);
   const key = area ? JSON.stringify([area.shape, walls, lengthM]) : '';
   const [found, setFound] = useState<{ key: string; state: FieldState } | null>(null);
   useEffect(() => {

@@ -18,7 +18,12 @@ export const EDGE_STROKE: Readonly<
   Record<EdgeKind, { dash?: string; width: number; colour: string }>
 > = {
   open: { dash: '1.5 4', width: 3, colour: 'var(--bm-colors-ink)' },
-  dammed: { width: 4, colour: 'var(--bm-colors-verdigris)' },
+  'own rim': { width: 4.5, colour: 'var(--bm-colors-ink)' },
+  mould: { width: 5, colour: 'var(--bm-colors-slate)', dash: '14 2' },
+  dam: { width: 5, colour: 'var(--bm-colors-oxide)', dash: '4 2' },
+  'tape wall': { width: 4, colour: 'var(--bm-colors-verdigris)' },
+  'raised line': { width: 3, colour: 'var(--bm-colors-verdigris)', dash: '7 2 1.5 2' },
+  line: { width: 1.5, colour: 'var(--bm-colors-ink)', dash: '6 3 1.5 3' },
   doming: { dash: '9 4', width: 2.5, colour: 'var(--bm-colors-amber-deep)' },
 };
 

@@ -115,8 +115,8 @@ export function PieceFrame({ pieceId, stage, children }: Props) {
   // The boundary round the place names the piece.
   if (trouble) throw trouble;
   if (!view) return <NoPiece />;
-  const { piece, areas } = view;
-  const area = areas[0];
+  const { piece, drawn } = view;
+  const area = drawn[0];
   const held = view.upcoming ? holdsOf(shop, piece, view.upcoming.coat.id, now).length : 0;
   return (
     <Box maxW="1240px">

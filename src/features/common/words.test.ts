@@ -36,7 +36,7 @@ describe('every word and pattern is there', () => {
     expect(words).toContain('nothing left to wait for');
   });
   it('sizes of the demo pieces', () => {
-    const sizes = views.map((v) => v.areas[0] && plain(sizeWords(v.areas[0].shape, METRIC)));
+    const sizes = views.map((v) => v.drawn[0] && plain(sizeWords(v.drawn[0].shape, METRIC)));
     expect(sizes).toEqual([
       '110 × 60 mm',
       '⌀ 380 mm',
@@ -49,6 +49,10 @@ describe('every word and pattern is there', () => {
       '⌀ 220 mm',
       '⌀ 102 mm',
       '⌀ 500 mm',
+      '520 × 220 mm',
+      '600 × 300 mm',
+      '⌀ 240 mm',
+      '320 × 220 mm',
     ]);
   });
 });

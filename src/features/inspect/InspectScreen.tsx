@@ -88,7 +88,7 @@ const LOOKS = [
 ];
 
 function LookPanel({ view }: { view: PieceView }) {
-  const area = view.areas[0];
+  const area = view.drawn[0];
   const top = view.top;
   return (
     <Panel display="flex" gap="6" alignItems="center" flexWrap="wrap">

@@ -10,9 +10,15 @@ const WIDTH = 200;
 const BASE = 46;
 
 /** The stack of coats in small, at true relative thickness. */
-export function MiniSection({ view, area }: { view: PieceView; area: Area }) {
+export function MiniSection({ view, area: whole }: { view: PieceView; area: Area }) {
   const coats = view.coats.map((c) => c.coat);
-  const films = buildUp(view.areas, coats).get(area.id)?.films ?? [];
+  const lies = buildUp(view.areas, coats, view.layers);
+  const filmsOn = (a: Area) => lies.get(a.id)?.films ?? [];
+  // A face of several places is cut where most lies on it.
+  const area = view.areas
+    .filter((a) => a.partOf === whole.id)
+    .reduce((best, a) => (filmsOn(a).length > filmsOn(best).length ? a : best), whole);
+  const films = filmsOn(area);
   const stack = sectionStack(
     films.map(({ coat, bottomM, topM }) => ({ id: coat.id, bottomM, topM })),
     shapeBox(area.shape).widthM,

@@ -22,8 +22,8 @@ type CardProps = ReturnType<typeof pieceWords> & { readonly view: PieceView };
 /** Drawn anew when its piece changed, or what is said of it. */
 const PieceCard = memo(function PieceCard({ view, state, waits, stage }: CardProps) {
   const format = useFormat();
-  const { piece, areas, top } = view;
-  const area = areas[0];
+  const { piece, drawn, top } = view;
+  const area = drawn[0];
   const fill = top ? STATE_FILL[top.state] : 'var(--bm-colors-card)';
   return (
     <Box

@@ -79,12 +79,14 @@ function MaskEnds({ surface }: { surface: number }) {
 
 /** The piece cut through: where the chosen task works, on which layer, and under which coat. */
 export function PrepSection({ view, facts, lit }: Props) {
-  const area = view.areas[0];
+  // The section goes through a place where the chosen task works.
+  const area = view.areas.find((a) => lit?.task.areaIds.includes(a.id)) ?? view.areas[0];
   if (!area) return null;
   const coats = view.coats.filter((c) => c.clock || c === view.upcoming);
   const lies = buildUp(
     view.areas,
     coats.map((c) => c.coat),
+    view.layers,
   ).get(area.id);
   const stack = sectionStack(
     (lies?.films ?? []).map(({ coat, bottomM, topM }) => ({ id: coat.id, bottomM, topM })),

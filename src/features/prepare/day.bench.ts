@@ -26,6 +26,7 @@ function shopOf(pieces: number, nowMs: number): Shop {
     batches: all('batches'),
     defects: all('defects'),
     tasks: all('tasks'),
+    layers: [],
   } as Shop;
 }
 

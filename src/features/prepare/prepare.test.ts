@@ -160,10 +160,19 @@ describe('the day', () => {
       .filter((m) => m.name === 'alcohol')
       .reduce((sum, m) => sum + m.amount, 0);
     expect(day.find((m) => m.name === 'alcohol')?.amount).toBeCloseTo(byHand, 15);
-    // Relief map and lens are wiped, the canvas, six coasters and the clock face, at 30 ml/m².
+    // Relief map and lens are wiped, the canvas, six coasters, the clock face and what follows, at 30 ml/m².
     const coasters = (6 * Math.PI * 0.1016 ** 2) / 4;
     const clockFace = (Math.PI * 0.5 ** 2) / 4;
-    const wiped = 0.1134 + 0.35 + 0.0155 + coasters + clockFace;
+    // Of the pieces of several places only those under the next coat: the board less its handle end, the water below
+    // the shore, one cell of the roundel, both places of the plaque.
+    const [board, cell, plaque] = [0.4 * 0.22, (Math.PI * 0.24 ** 2) / 16, Math.PI * 0.16 * 0.11];
+    const water =
+      0.12 * (0.15 - 0.0025) +
+      0.13 * (0.15 + 0.0025) +
+      0.11 * (0.15 + 0.01) +
+      0.13 * (0.15 + 0.02) +
+      0.11 * (0.15 + 0.0275);
+    const wiped = 0.1134 + 0.35 + 0.0155 + coasters + clockFace + board + cell + plaque + water;
     expect(byHand * 1e6).toBeCloseTo(30 * wiped, 0);
     expect(day.find((m) => m.name === 'cloth tape 48 mm')).toBeUndefined();
   });

@@ -22,8 +22,7 @@ export const PROBLEM_WORDS: Readonly<Record<ProblemName, string>> = {
   'mask past its limit': 'This mask has been on for longer than it may.',
   'done in the future':
     'It is noted as done at a time that has not come yet. Say when it was really done.',
-  'tape wall needs tape':
-    'A dammed edge wants a wall, which only tape makes: latex and glue go on the other edges.',
+  'tape wall needs tape': 'A tape wall is made of tape: latex and glue go on the other edges.',
   'mask through too many coats':
     'More coats lie over this mask than it can stand: expect to cut it free.',
 };

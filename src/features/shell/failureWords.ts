@@ -4,6 +4,7 @@ type StaleWords = { readonly [C in keyof Stales]: (data: Stales[C]) => string };
 
 const STALE: StaleWords = {
   'piece gone': () => 'This piece is no longer there.',
+  'layer gone': () => 'This layer is no longer there.',
   'area needed': ({ name }) => `${name} cannot go: a coat lies or is planned on it.`,
   'coat held back': ({ name, task }) => `${name} is not ready: ${task.toLowerCase()}.`,
   'coat gone or being mixed': () => 'A coat of this session is gone or already being mixed.',

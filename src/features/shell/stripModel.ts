@@ -56,7 +56,7 @@ function sessionItem(shop: Shop, here: SessionAt, nowMs: number): StripItem[] {
 }
 
 function curingItem(
-  { piece, areas, top }: PieceView,
+  { piece, drawn, top }: PieceView,
   nowMs: number,
   busy: ReadonlySet<Id<'coat'>>,
 ): StripItem[] {
@@ -67,7 +67,7 @@ function curingItem(
       key: top.coat.id,
       href: `/pieces/${piece.id}/cure`,
       title: piece.count > 1 ? `${piece.name} × ${piece.count}` : piece.name,
-      area: areas[0] ?? null,
+      area: drawn[0] ?? null,
       state: top.state,
       text: `${STATE_WORDS[top.state]} · ${nextWords(top)}${next ? ` ${clockText(next.atMs, nowMs)}` : ''}`,
       left: next ? spanText(next.atMs - nowMs) : '–',
@@ -86,7 +86,7 @@ const MASK_WORDS = {
 
 /** A clock for each mask that stands: its moment, then its limit. */
 function maskItems({ view, asks }: PieceAt, nowMs: number): StripItem[] {
-  const { piece, areas, top } = view;
+  const { piece, drawn, top } = view;
   return asks.flatMap((ask) => {
     if (ask.is !== 'mask' || !Number.isFinite(ask.mask.atMs)) return [];
     const { task, phase, atMs } = ask.mask;
@@ -95,7 +95,7 @@ function maskItems({ view, asks }: PieceAt, nowMs: number): StripItem[] {
         key: task.key,
         href: `/pieces/${piece.id}/prepare`,
         title: piece.count > 1 ? `${piece.name} × ${piece.count}` : piece.name,
-        area: areas[0] ?? null,
+        area: drawn[0] ?? null,
         state: top?.state ?? 'planned',
         text: `${MASK_WORDS[phase]} ${clockText(atMs, nowMs)}`,
         left: phase === 'over' ? `over by ${spanText(nowMs - atMs)}` : spanText(atMs - nowMs),

@@ -163,7 +163,7 @@ export function DrawingImport() {
           shape: 'outline' as const,
           outline: path,
           at,
-          edges: [emptyEdge('dammed')],
+          edges: [emptyEdge('own rim')],
           measured: { by: 'drawing' as const },
         })),
       ],

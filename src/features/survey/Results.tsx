@@ -13,7 +13,7 @@ import { saveFile } from '@/ui/saveFile';
 import { type AreaDraft } from './draft';
 import { shapeNow } from './readShape';
 import { areaExplanation, bandExplanation, edgeExplanation, recessExplanation } from './explain';
-import { readEdges } from './readSurvey';
+import { readEdges } from './readEdges';
 import { useSurvey } from './SurveyContext';
 
 function Fact({ label, children }: { label: string; children: ReactNode }) {

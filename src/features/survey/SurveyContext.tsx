@@ -12,6 +12,7 @@ import {
 import type { NewPhoto } from '@/data/repos/survey';
 import { useFormat, type Format } from '@/features/common/useFormat';
 import { fitEdges, sideCount, type AreaDraft, type EdgeDraft, type SurveyDraft } from './draft';
+import { withPlaces } from './places';
 import { startHistory, stepHistory, type HistoryAction } from './history';
 
 /** What is told beside the plan. */
@@ -67,10 +68,19 @@ const replaceAt = <T,>(list: readonly T[], index: number, change: (item: T) => T
   list.map((item, i) => (i === index ? change(item) : item));
 
 /** The ways to change the draft; the chosen area's edges follow its sides. */
-function useEdits(dispatch: Dispatch<HistoryAction>, index: number) {
+function useEdits(dispatch: Dispatch<HistoryAction>, index: number, format: Format) {
   const edit = useCallback<SurveyState['edit']>(
-    (change, tag) => dispatch({ type: 'change', change, tag: tag ?? null }),
-    [dispatch],
+    (change, tag) =>
+      dispatch({
+        type: 'change',
+        // Places follow the outline of their face.
+        change: (d) => {
+          const next = change(d);
+          return next === d ? d : withPlaces(next, format);
+        },
+        tag: tag ?? null,
+      }),
+    [dispatch, format],
   );
   const editArea = useCallback<SurveyState['editArea']>(
     (change, tag) =>
@@ -124,7 +134,7 @@ export function SurveyProvider({
   const index = Math.min(chosen, draft.areas.length - 1);
   const area = draft.areas[index];
   if (!area) throw new Error('SurveyProvider: a survey has at least one area');
-  const { edit, editArea, editEdge } = useEdits(dispatch, index);
+  const { edit, editArea, editEdge } = useEdits(dispatch, index, format);
   const state = useMemo<SurveyState>(
     () => ({
       film,

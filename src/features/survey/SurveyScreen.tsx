@@ -27,7 +27,7 @@ function filmOf({ upcoming }: PieceView): PlannedFilm | null {
 }
 
 /** The survey as it is stored, and as this form reads it from an untouched draft. */
-function basisOf({ piece, areas }: PieceView, format: Format) {
+function basisOf({ piece, surveyed: areas }: PieceView, format: Format) {
   const base = surveyOf(piece, areas);
   const read = readSurvey(draftOf(piece, areas, format), format);
   return { base, read: read.ok ? read.value : base };
@@ -58,7 +58,7 @@ function Form({ view }: { view: PieceView }) {
     <>
       <SurveyForm
         key={`${view.piece.id}-${shop.settings.units}`}
-        initial={draftOf(view.piece, view.areas, format)}
+        initial={draftOf(view.piece, view.surveyed, format)}
         film={filmOf(view)}
         submit="Save the survey"
         onSubmit={save}

@@ -19,6 +19,7 @@ import type {
 } from '@/core/piece';
 import {
   type Area,
+  type AreaCut,
   type HardwareMark,
   type Id,
   type Measured,
@@ -34,6 +35,13 @@ export interface EdgeDraft {
   readonly height: string;
   readonly profile: EdgeProfile['kind'];
   readonly size: string;
+  /** Height of its wall over the ground; empty: as high as is needed. */
+  readonly wall: string;
+}
+
+/** A cut of a face into places, as it is drawn: on the plan of the face, m. */
+export interface CutDraft extends Omit<AreaCut, 'wallM'> {
+  readonly wall: string;
 }
 
 export interface ReliefDraft {
@@ -82,6 +90,10 @@ export interface AreaDraft {
   };
   readonly damage: readonly DamageDraft[];
   readonly measured: Measured;
+  readonly cuts: readonly CutDraft[];
+  /** The face that it is a place of; its outline follows from that. */
+  readonly partOf: Id<'area'> | null;
+  readonly bare: boolean;
 }
 
 export interface LevelDraft {
@@ -125,12 +137,15 @@ export function emptyArea(format: Format, kind: AreaKind = 'face'): AreaDraft {
     keepBare: [],
     at: [0, 0],
     depth: kind === 'recess' ? text(format, '3 mm', '1/8 in') : '0',
-    edges: [0, 1, 2, 3].map(() => emptyEdge(kind === 'recess' ? 'dammed' : 'open')),
+    edges: [0, 1, 2, 3].map(() => emptyEdge(kind === 'recess' ? 'own rim' : 'open')),
     porosity: 'sealed',
     relief: [],
     surface: { kind: 'bare', age: '', sanded: false },
     damage: [],
     measured: { by: 'rule' },
+    cuts: [],
+    partOf: null,
+    bare: false,
   };
 }
 
@@ -139,6 +154,7 @@ export const emptyEdge = (kind: EdgeKind): EdgeDraft => ({
   height: '',
   profile: 'square',
   size: '3 mm',
+  wall: '',
 });
 
 export function emptyDraft(format: Format): SurveyDraft {
@@ -204,6 +220,7 @@ function draftOfArea(area: Area, format: Format): AreaDraft {
       height: write(e.heightM) === common ? '' : write(e.heightM),
       profile: e.profile.kind,
       size: 'sizeM' in e.profile ? write(e.profile.sizeM) : '3 mm',
+      wall: e.wallM === null ? '' : write(e.wallM),
     })),
     porosity: area.porosity,
     relief: area.relief.map((r) => ({
@@ -224,6 +241,12 @@ function draftOfArea(area: Area, format: Format): AreaDraft {
       depth: write(d.depthM),
     })),
     measured: area.measured,
+    cuts: area.cuts.map(({ wallM, ...cut }) => ({
+      ...cut,
+      wall: wallM === null ? '' : write(wallM),
+    })),
+    partOf: area.partOf,
+    bare: area.bare,
   };
 }
 

@@ -71,22 +71,23 @@ describe('survey form', () => {
 
   it('fits the edges to the shape: what is there is kept, more are like the first', () => {
     const edges = [
-      emptyEdge('dammed'),
+      emptyEdge('tape wall'),
       { ...emptyEdge('open'), profile: 'round' as const, size: '4 mm' },
     ];
     const hexagon = face(read({ shape: 'regularPolygon', sides: '6', edges }));
     expect(hexagon?.edges.map((e) => e.kind)).toEqual([
-      'dammed',
+      'tape wall',
       'open',
-      'dammed',
-      'dammed',
-      'dammed',
-      'dammed',
+      'tape wall',
+      'tape wall',
+      'tape wall',
+      'tape wall',
     ]);
     expect(hexagon?.edges[1]).toEqual({
       kind: 'open',
       heightM: expect.closeTo(0.018, 12),
       profile: { kind: 'round', sizeM: expect.closeTo(0.004, 12) },
+      wallM: null,
     });
     expect(face(read({ shape: 'disc' }))?.edges).toHaveLength(1);
   });

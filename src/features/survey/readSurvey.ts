@@ -1,27 +1,17 @@
 import { COUNT_LIMITS } from '@/core/coat';
-import {
-  centrePath,
-  checkShape,
-  shiftPath,
-  type EdgeProfile,
-  type Point,
-  type Shape,
-} from '@/core/geometry';
+import { centrePath, checkShape, shiftPath, type Point, type Shape } from '@/core/geometry';
+import { partition } from '@/core/places';
 import type { Issue } from '@/core/result';
 import type { Damage, Relief } from '@/core/piece';
-import type { Edge, LevelReading } from '@/records';
+import type { AreaCut, LevelReading } from '@/records';
 import type { Survey, SurveyedArea } from '@/data/repos/survey';
+import { placedAreas } from '@/shop/placed';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { Format } from '@/features/common/useFormat';
 import { ComputeError } from '@/workers/client';
-import {
-  damageSizes,
-  fitEdges,
-  sideCount,
-  type AreaDraft,
-  type LevelDraft,
-  type SurveyDraft,
-} from './draft';
+import { damageSizes, type AreaDraft, type LevelDraft, type SurveyDraft } from './draft';
+import { cutTrouble, readCut } from './places';
+import { EDGE_LIMITS, readEdges } from './readEdges';
 import { readShape } from './readShape';
 
 type Reader = FieldReader<string>;
@@ -53,30 +43,6 @@ function checkedShape(area: AreaDraft, reader: Reader, prefix: string): Shape | 
     else reader.issue(field, issue, 'length');
   }
   return null;
-}
-
-const EDGE_LIMITS = { min: 0, max: 0.5 } as const;
-
-export function readEdges(area: AreaDraft, reader: Reader, prefix: string): Edge[] {
-  const common = reader.quantity(`${prefix}edgeHeight`, area.edgeHeight, 'length', EDGE_LIMITS);
-  return fitEdges(area.edges, sideCount(area)).map((edge, i): Edge => {
-    const key = `${prefix}edges.${i}.`;
-    const heightM =
-      edge.height.trim() === ''
-        ? common
-        : reader.quantity(`${key}height`, edge.height, 'length', EDGE_LIMITS);
-    const profile: EdgeProfile =
-      edge.profile === 'round' || edge.profile === 'bevel'
-        ? {
-            kind: edge.profile,
-            sizeM: reader.quantity(`${key}size`, edge.size, 'length', {
-              min: 0,
-              ...(Number.isFinite(heightM) && { max: heightM }),
-            }),
-          }
-        : { kind: edge.profile };
-    return { kind: edge.kind, heightM, profile };
-  });
 }
 
 function readRelief(area: AreaDraft, reader: Reader, prefix: string): Relief[] {
@@ -131,22 +97,17 @@ function readArea(area: AreaDraft, reader: Reader, prefix: string): SurveyedArea
     old && area.surface.age.trim() !== ''
       ? reader.plain(`${prefix}age`, area.surface.age, 0, 40_000)
       : null;
-  const shape = checkedShape(area, reader, prefix);
+  const cuts = area.cuts.map((cut, i) => readCut(cut, reader, `${prefix}cuts.${i}.wall`));
+  const shape =
+    area.partOf === null ? checkedShape(area, reader, prefix) : readShape(area, reader, prefix);
   if (!shape) return null;
-  const { id, kind, at, porosity, measured } = area;
+  const cut = partition(shape, cuts);
+  if (!cut.ok) reader.errors[`${prefix}outline`] ??= cutTrouble(cut.issues[0]);
+  const { id, kind, at, porosity, measured, partOf, bare } = area;
   return {
-    id,
-    name,
-    kind,
-    shape,
-    at,
-    depthM,
-    edges,
-    porosity,
-    relief,
+    ...{ id, name, kind, shape, at, depthM, edges, porosity, relief },
     surface: { kind: area.surface.kind, ageDays, sanded: old && area.surface.sanded },
-    damage,
-    measured,
+    ...{ damage, measured, cuts, partOf, bare },
   };
 }
 
@@ -200,7 +161,8 @@ export function readSurvey(draft: SurveyDraft, format: Format): SurveyRead {
     return { ok: false, errors: reader.errors as Record<string, string> };
   const { support, note, use, marks } = draft;
   const told = { name, count, support, note: note.trim(), use };
-  return { ok: true, value: centred({ ...told, marks, level, bellyM, areas: known }) };
+  const value = centred({ ...told, marks, level, bellyM, areas: known });
+  return { ok: true, value: { ...value, areas: placedAreas(value.areas) } };
 }
 
 /**
@@ -219,7 +181,8 @@ function centred(survey: Survey): Survey {
     level: level && { ...level, props: level.props.map(moved) },
     areas: survey.areas.map((area, i): SurveyedArea => {
       const at = i === 0 || area.kind !== 'recess' ? area.at : moved(area.at);
-      if (area.shape.kind !== 'outline') return { ...area, at };
+      // A place is cut from its face as that lies then.
+      if (area.shape.kind !== 'outline' || area.partOf !== null) return { ...area, at };
       const { path, shift } = centrePath(area.shape.outer);
       const { measured } = area;
       return {
@@ -230,6 +193,10 @@ function centred(survey: Survey): Survey {
           outer: path,
           keepBare: area.shape.keepBare.map((bare) => shiftPath(bare, shift)),
         },
+        cuts: area.cuts.map((cut): AreaCut => ({
+          ...cut,
+          points: cut.points.map(([x, y]): Point => [x + shift[0], y + shift[1]]),
+        })),
         measured:
           measured.by === 'photo'
             ? {

@@ -193,19 +193,23 @@ describe('what is drafted', () => {
   });
 
   it('edges fit the sides, new ones are like the first', () => {
-    const dammed = emptyEdge('dammed');
-    expect(fitEdges([dammed], 3).map((e) => e.kind)).toEqual(['dammed', 'dammed', 'dammed']);
+    const dammed = emptyEdge('tape wall');
+    expect(fitEdges([dammed], 3).map((e) => e.kind)).toEqual([
+      'tape wall',
+      'tape wall',
+      'tape wall',
+    ]);
     expect(fitEdges([], 2).map((e) => e.kind)).toEqual(['open', 'open']);
     expect(sideCount(typed({ shape: 'regularPolygon', sides: 'many' }))).toBe(3);
     expect(sideCount(typed({ shape: 'outline' }))).toBe(1);
   });
 
-  it('a recess starts as one: dammed, with a depth; every kind has its words', () => {
+  it('a recess starts as one: with its own rim and a depth; every kind has its words', () => {
     const recess = emptyArea(US, 'recess');
     expect([recess.name, recess.depth, recess.edges[0]?.kind]).toEqual([
       'Recess',
       '1/8 in',
-      'dammed',
+      'own rim',
     ]);
     expect(Object.keys(AREA_WORDS)).toContain(recess.kind);
     expect(emptyDraft(US).level.over).toBe('12 in');
@@ -235,12 +239,12 @@ describe('what is drafted', () => {
 
 describe('areas as records', () => {
   const area: Area = {
-    ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018, ['open', 'dammed']),
+    ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018, ['open', 'tape wall']),
     id: asId('a'),
     pieceId: asId('p'),
   };
   it('the ledger takes the open edges only, unrolled', () => {
-    expect(edgeKindsOf(area)).toEqual(['open', 'dammed', 'open', 'dammed']);
+    expect(edgeKindsOf(area)).toEqual(['open', 'tape wall', 'open', 'tape wall']);
     expect(edgeHeightOf(area)).toBe(0.018);
     const { openEdges, areaM2, count } = ledgerArea(area, 3);
     expect(openEdges.map((e) => e.areaM2)).toEqual(

@@ -24,8 +24,13 @@ export const hasHeight = (kind: ShapeKind): boolean =>
 
 export const EDGE_WORDS: Readonly<Record<EdgeKind, string>> = {
   open: 'open: resin may run over',
-  dammed: 'dammed: rim, mould or tape wall',
   doming: 'doming: the edge holds a dome',
+  'own rim': 'own rim: the piece itself holds it',
+  mould: 'mould: it is still in one',
+  dam: 'dam: silicone or dough, comes off',
+  'tape wall': 'tape wall: masked, comes off',
+  'raised line': 'raised line: cured bead or relief paint',
+  line: 'line: nothing stands there, the film ends by itself',
 };
 export const PROFILE_WORDS: Readonly<Record<EdgeProfile['kind'], string>> = {
   square: 'square',

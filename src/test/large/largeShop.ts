@@ -51,7 +51,7 @@ export function largeShop(nowMs: number, pieces: number = LARGE.pieces): string 
       note: '',
       shape: { kind: 'rectangle', widthM: 0.1 + random() * 0.5, heightM: 0.1 + random() * 0.3 },
       edgeHeightM: 0.018,
-      edges: ['open', 'open', 'open', 'dammed'],
+      edges: ['open', 'open', 'open', 'tape wall'],
     });
     const kinds = ['seal', 'flood', 'flood', 'flood'] as const;
     for (const [n, kind] of kinds.entries()) {
@@ -88,7 +88,7 @@ export function largeShop(nowMs: number, pieces: number = LARGE.pieces): string 
       batches,
       coats,
     },
-    ...{ defects: [], photos: [], tasks, air: [], log },
+    ...{ layers: [], defects: [], photos: [], tasks, air: [], log },
   };
   return JSON.stringify({
     ...{ format: 'bilamina.shop', version: SCHEMA_VERSION, exportedMs: nowMs, tables },

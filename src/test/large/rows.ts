@@ -127,6 +127,8 @@ export class LargeRows {
     return {
       piece,
       areas: this.areas.filter((a) => a.pieceId === piece.id),
+      wholes: [],
+      layers: [],
       coats: this.coats.filter((c) => c.pieceId === piece.id),
       sealed: new Set(),
     };

@@ -3,14 +3,15 @@ import type { Tilt } from '../../geometry';
 import type { CoatKind, Support } from '../../piece';
 import type { ResinSheet } from '../../resin';
 import { staysOn, type BuildCoat } from '../buildUp';
+import type { Ground } from '../ground';
 import type { Intent } from '../intent';
-import { isFlat, type PlanArea } from '../planArea';
+import { isFlat } from '../planArea';
 
 export { edgeKinds } from '../planArea';
 
 export type Verdict = 'fine' | 'watch' | 'stop';
 
-export type CheckArea = PlanArea;
+export type CheckArea = Ground;
 
 /** What the checks of one coat look at. Lengths in m, times in s. */
 export interface CheckInput {
@@ -23,6 +24,7 @@ export interface CheckInput {
     readonly areaIds: BuildCoat['areaIds'];
     readonly restS: number;
   };
+  /** What its films lie on. */
   readonly areas: readonly CheckArea[];
   /** Pieces alike. */
   readonly count: number;
@@ -30,8 +32,6 @@ export interface CheckInput {
   /** Steepest slope that was read on the propped piece, rise over run; null: not read. */
   readonly tilt: Tilt | null;
   readonly sheet: ResinSheet;
-  /** What lies under the coat, by the id of the area. */
-  readonly beneath: ReadonlyMap<string, { readonly surfaceM: number }>;
   /** What runs off all pieces as the ledger tells it, m³. */
   readonly runsOffM3: number;
   /** Working time of the cup, s; null while its size is not known. */
@@ -51,9 +51,6 @@ export const film = (
   label: string,
   source: ExplainInput['source'] = 'computed',
 ): ExplainInput => ({ label, value, quantity: 'film', source });
-
-export const surfaceUnder = ({ beneath }: CheckInput, areaId: string): number =>
-  beneath.get(areaId)?.surfaceM ?? 0;
 
 /** Film that stays on an area, m. */
 export const lies = ({ coat }: CheckInput, areaId: string): number => staysOn(coat, areaId);

@@ -6,15 +6,7 @@ import { angleFor, domeOn, mixLength } from '../domeOn';
 import { filmShape } from '../filmShape';
 import { RIM } from '../intent';
 import { wallsOf } from '../planArea';
-import {
-  edgeKinds,
-  film,
-  flatAreas,
-  surfaceUnder,
-  type CheckArea,
-  type CheckInput,
-  type CheckOf,
-} from './check';
+import { edgeKinds, film, flatAreas, type CheckArea, type CheckInput, type CheckOf } from './check';
 
 export type DomeCheck = CheckOf<
   'dome',
@@ -64,7 +56,7 @@ export function domeCheck(input: CheckInput): DomeCheck | null {
 
 /** How far a recess is filled over its rim, m: that much of it is held by the rim alone. */
 const overRim = (input: CheckInput, area: CheckArea): number =>
-  surfaceUnder(input, area.id) + input.coat.thicknessM - area.depthM - ROUNDING_M;
+  area.belowM + input.coat.thicknessM - area.depthM - ROUNDING_M;
 
 function domeOnArea(input: CheckInput, area: CheckArea): DomeCheck {
   const { coat, count, sheet } = input;
@@ -75,7 +67,7 @@ function domeOnArea(input: CheckInput, area: CheckArea): DomeCheck {
   const safe = domeOn(shape, RIM.safe, lengthM);
   const greatest = domeOn(shape, Math.PI / 2, lengthM);
   // One surface, however many coats: what lies there already is part of the dome; a recess holds its depth without one.
-  const laidM = surfaceUnder(input, area.id) - (recess ? area.depthM : 0);
+  const laidM = area.belowM - (recess ? area.depthM : 0);
   const t = coat.thicknessM + laidM;
   const rimRad = angleFor(shape, 'meanM', t, lengthM);
   const now = rimRad === null ? null : domeOn(shape, rimRad, lengthM);

@@ -3,15 +3,7 @@ import { mixLength } from '../domeOn';
 import { filmShape } from '../filmShape';
 import { heldOn, RIM } from '../intent';
 import { wallsOf } from '../planArea';
-import {
-  edgeKinds,
-  film,
-  flatAreas,
-  lies,
-  surfaceUnder,
-  type CheckInput,
-  type CheckOf,
-} from './check';
+import { edgeKinds, film, flatAreas, lies, type CheckInput, type CheckOf } from './check';
 
 export type EdgeCheck = CheckOf<
   'edge',
@@ -50,7 +42,7 @@ export function edgeCheck(input: CheckInput): EdgeCheck | null {
   const t = coat.thicknessM;
   const spread = coat.intent.by === 'spread';
   // Wetted by hand or keyed by a coat below, a film stays where it was put.
-  const drawsBack = t < lowM && !spread && surfaceUnder(input, area.id) === 0;
+  const drawsBack = t < lowM && !spread && area.belowM === 0;
   const meant = coat.intent.by === 'over';
   const over = !meant && runsOffM3 > 0;
   return {

@@ -1,6 +1,6 @@
 import { shareProud, tallestRelief } from '../relief';
 import { LEAST_COVER_M } from '../intent';
-import { film, lies, surfaceUnder, type CheckInput, type CheckOf } from './check';
+import { film, lies, type CheckInput, type CheckOf } from './check';
 
 export type ReliefCheck = CheckOf<
   'relief',
@@ -26,11 +26,11 @@ export function reliefCheck(input: CheckInput): ReliefCheck | null {
   const { coat, areas } = input;
   if (coat.kind === 'edge') return null;
   const [worst] = areas
-    .filter((a) => a.relief.length > 0)
+    .filter((a) => a.standing.length > 0)
     .map((a) => {
-      const topM = surfaceUnder(input, a.id) + lies(input, a.id);
-      const tallestM = tallestRelief(a.relief);
-      return { a, topM, tallestM, proudM: tallestM - topM, share: shareProud(a.relief, topM) };
+      const topM = a.belowM + lies(input, a.id);
+      const tallestM = tallestRelief(a.standing);
+      return { a, topM, tallestM, proudM: tallestM - topM, share: shareProud(a.standing, topM) };
     })
     .sort((x, y) => y.proudM - x.proudM);
   if (!worst) return null;

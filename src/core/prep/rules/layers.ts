@@ -1,4 +1,4 @@
-import { liesOver } from '../../coat';
+import { LAYER_FACTS, liesOver } from '../../coat';
 import { openEdges, type PrepContext } from '../context';
 import type { PrepArea } from '../facts';
 import { need } from '../materials';
@@ -122,7 +122,7 @@ export const LAYER_RULES: readonly PrepRule[] = [
     title: 'Let the texture paste dry through',
     how: 'In room air; fast hot-air drying cracks it, which is sometimes wanted. Say when it was laid.',
     reason: 'Trapped water gives bubbles or haze; thick paste sets for a day and more.',
-    source: `${TRADE} Clock: Dalton scaling, thickness squared above 1 mm (from memory).`,
+    source: `${TRADE} Clock: Dalton scaling, thickness squared above the usual 3 mm (from memory).`,
     needed: true,
     find: (facts) =>
       onGround(
@@ -132,6 +132,7 @@ export const LAYER_RULES: readonly PrepRule[] = [
           drying: {
             labelS: DAY_S,
             thicknessM: Math.max(...a.relief.map((r) => (r.kind === 'paste' ? r.meanM : 0))),
+            usualM: LAYER_FACTS.paste.usualM,
             leaves: 'water',
           },
         }),

@@ -1,5 +1,12 @@
 import type { PrepContext } from '../context';
-import { type LaidMask, type MaskMethod, type PrepArea, type PrepCoat } from '../facts';
+import {
+  type LaidMask,
+  type MaskMethod,
+  type PrepArea,
+  type PrepCoat,
+  type PrepCover,
+} from '../facts';
+import type { EdgeKind } from '../../piece';
 import { MASK_FACTS, maskMaterials, removal } from '../masks';
 import type { MaterialNeed } from '../materials';
 import type { PrepRule, ProblemName, TaskDraft } from '../task';
@@ -25,43 +32,53 @@ const holds = (facts: PrepContext, areaId: string): boolean => {
 
 const isTape = (method: MaskMethod) => method === 'painter’s tape' || method === 'cloth tape';
 
-function maskDraft(facts: PrepContext, coat: PrepCoat, area: PrepArea): TaskDraft | null {
-  if (area.kind === 'edge band' || area.kind === 'recess' || holds(facts, area.id)) return null;
+/** An area by itself as a coat covers it. */
+const coverOf = (area: PrepArea): PrepCover => ({
+  areaIds: [area.id],
+  kind: area.kind,
+  edges: area.edges.map((e, edge) => ({ ...e, on: { areaId: area.id, edge } })),
+  bareOutlineM: area.bareOutlineM,
+});
+
+function maskDraft(facts: PrepContext, coat: PrepCoat, cover: PrepCover): TaskDraft | null {
+  const [areaId] = cover.areaIds;
+  if (areaId === undefined || cover.kind === 'edge band' || cover.kind === 'recess') return null;
+  if (holds(facts, areaId)) return null;
   const { mask: method } = facts.schools;
   const { count } = facts;
-  const at = (kind: 'open' | 'dammed') =>
-    area.edges.flatMap((e, edge) => (e.kind === kind ? [{ areaId: area.id, edge }] : []));
-  const length = (refs: readonly { edge: number }[]) =>
-    refs.reduce((sum, { edge }) => sum + (area.edges[edge]?.lengthM ?? 0), 0) * count;
-  const [open, walls] = [at('open'), at('dammed')];
-  // Drips want a mask under the rim; bare parts want one round them; a dammed edge wants a wall of tape.
-  const dripM = method === 'none' ? 0 : length(open) + area.bareOutlineM * count;
+  const of = (kind: EdgeKind) => cover.edges.filter((e) => e.kind === kind);
+  const length = (edges: PrepCover['edges']) =>
+    edges.reduce((sum, { lengthM }) => sum + lengthM, 0) * count;
+  const refs = (edges: PrepCover['edges']) => edges.flatMap(({ on }) => (on ? [on] : []));
+  const [open, walls] = [of('open'), of('tape wall')];
+  // Drips want a mask under the rim; bare parts want one round them; an edge with a wall of tape wants that wall.
+  const dripM = method === 'none' ? 0 : length(open) + cover.bareOutlineM * count;
   const wallMethod = isTape(method) ? method : 'painter’s tape';
-  const edges = [...(method === 'none' ? [] : open), ...walls];
-  if (edges.length === 0 && dripM === 0) return null;
+  const edges = refs([...(method === 'none' ? [] : open), ...walls]);
+  if (length(walls) === 0 && dripM === 0) return null;
   const materials: MaterialNeed[] = [
     ...(dripM > 0 ? maskMaterials(method, dripM) : []),
     ...(walls.length > 0 ? maskMaterials(wallMethod, length(walls), coat.thicknessM) : []),
   ];
-  const laid = facts.masks.findLast((m) => m.coatId === coat.id && m.areaId === area.id);
+  const laid = facts.masks.findLast((m) => m.coatId === coat.id && m.areaId === areaId);
   const late = laid !== undefined && facts.nowMs > laid.laidMs + MASK_FACTS[laid.method].limitMs;
   const problems: ProblemName[] = [
     ...(late ? (['mask past its limit'] as const) : []),
     ...(walls.length > 0 && !isTape(method) ? (['tape wall needs tape'] as const) : []),
     ...(facts.support === 'plastic' && isTape(method) ? (['heat on plastic'] as const) : []),
   ];
-  const before = facts.masks.some((m) => m.areaId === area.id && m.coatId !== coat.id);
+  const before = facts.masks.some((m) => m.areaId === areaId && m.coatId !== coat.id);
   const used = dripM > 0 ? method : wallMethod;
   const { how, drying } = MASK_FACTS[used];
   return {
-    on: `${coat.id}.${area.id}`,
+    on: `${coat.id}.${areaId}`,
     coatId: coat.id,
-    areaIds: [area.id],
+    areaIds: cover.areaIds,
     edges,
     title: `${before ? 'Renew the mask' : 'Mask'}: ${used}`,
     how:
       walls.length > 0
-        ? `${how} A wall of tape stands 6 mm over the film at the dammed edges.`
+        ? `${how} A wall of tape stands 6 mm over the film where it is to hold resin.`
         : how,
     mask: used,
     materials,
@@ -157,9 +174,8 @@ export const MASK_RULES: readonly PrepRule[] = [
     needed: true,
     find: (facts) =>
       facts.waiting.flatMap((coat) =>
-        facts
-          .areasOf(coat)
-          .map((area) => maskDraft(facts, coat, area))
+        (coat.covers ?? facts.areasOf(coat).map(coverOf))
+          .map((cover) => maskDraft(facts, coat, cover))
           .filter((d) => d !== null),
       ),
   },

@@ -1,6 +1,6 @@
 import { PREP_RULES } from '..';
 import { prepContext } from '../context';
-import type { PrepFacts } from '../facts';
+import type { PrepFacts, PrepLayer } from '../facts';
 import { area, coat, damage, facts, found, NOW, pouredAgo, relief, surface } from '../test/facts';
 
 const onFace = (...changes: Parameters<typeof area>[0][]) => [area(Object.assign({}, ...changes))];
@@ -12,6 +12,18 @@ const upper = { id: 'second', name: 'Flood 2', order: 2 };
 const defect = (kind: 'dimples' | 'scratches' | 'thin edge') => ({
   defects: [{ id: 'd', kind, coatId: 'first' }],
 });
+
+const varnish: PrepLayer = {
+  ...{
+    id: 'l',
+    kind: 'glitter in varnish',
+    areaIds: ['face'],
+    over: null,
+    turn: 0,
+    name: 'Glitter',
+  },
+  ...{ greatestM: 4e-4, meanM: 2.5e-4, share: 1, labelS: 86_400, state: 'planned', dryMs: null },
+};
 
 /** For each rule a situation in which it asks for something, and one like it in which it does not. */
 const CASES: Readonly<Record<string, readonly [fires: PrepFacts, quiet: PrepFacts]>> = {
@@ -107,6 +119,11 @@ const CASES: Readonly<Record<string, readonly [fires: PrepFacts, quiet: PrepFact
   belly: [facts({ support: 'canvas' }), facts({ support: 'paper on board' })],
   'warm air': [facts(), facts({ coats: [] })],
   cover: [facts(), facts({ coats: [coat(hard)] })],
+  layer: [
+    facts({ layers: [varnish] }),
+    // What was there when the piece came is not laid.
+    facts({ layers: [{ ...varnish, state: 'there before' }] }),
+  ],
   'own note': [
     facts({ own: [{ kind: 'note', key: 'o', title: 'Ask', needed: true, areaIds: [] }] }),
     facts(),

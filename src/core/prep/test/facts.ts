@@ -89,6 +89,7 @@ export function facts(
     coats: [coat()],
     defects: [],
     masks: [],
+    layers: [],
     rubFailed: [],
     limits: {},
     own: [],

@@ -98,7 +98,7 @@ function ScaleBar({ layout, widthM }: { layout: SectionLayout; widthM: number })
   );
 }
 
-/** Relief on the substrate and walls of tape at dammed ends. */
+/** Relief on the substrate and walls at ends that have one. */
 function Standing({ layout, taped }: { layout: SectionLayout; taped: boolean }) {
   const topPx = Math.min(SECTION.base - 24, ...layout.laminae.map((l) => l.topPx));
   const walls = [wallPath(layout.left, 'left', topPx), wallPath(layout.right, 'right', topPx)];

@@ -8,7 +8,7 @@ describe('the section drawing', () => {
     { id: 'b', thicknessM: 1.6e-3 },
     { id: 'c', thicknessM: 1.8e-3 },
   ];
-  const layout = layoutSection(stacked(coats), cut, ['open', 'open', 'open', 'dammed']);
+  const layout = layoutSection(stacked(coats), cut, ['open', 'open', 'open', 'tape wall']);
   it('keeps true relative thickness', () => {
     const tall = layout.laminae.map((l) => l.bottomPx - l.topPx);
     expect((tall[1] ?? 0) / (tall[0] ?? 1)).toBeCloseTo(8, 9);

@@ -8,7 +8,7 @@ import {
 } from '@/core/coat';
 import type { Cut } from '@/core/geometry';
 import type { CoatState } from '@/core/resin';
-import type { EdgeKind } from '@/core/piece';
+import { isWall, type EdgeKind } from '@/core/piece';
 
 /** Drawing size in its own units. */
 export const SECTION = {
@@ -137,9 +137,9 @@ function partPath(top: number, bottom: number, coverage: number): string {
   return `M${a} ${bottom} Q${a} ${top} ${a + r} ${top} L${b - r} ${top} Q${b} ${top} ${b} ${bottom} Z`;
 }
 
-/** A wall of tape at a dammed end, a little taller than the coats; null at any other end. */
+/** A wall at an end that has one, a little taller than the coats; null at any other end. */
 export const wallPath = (kind: EdgeKind, side: 'left' | 'right', topPx: number): string | null =>
-  kind === 'dammed'
+  isWall(kind)
     ? `M${side === 'left' ? SECTION.left - 5 : SECTION.left + CUT_PX} ${topPx - 12} h5 V${SECTION.base + 26} h-5 Z`
     : null;
 

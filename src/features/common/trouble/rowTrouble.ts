@@ -9,6 +9,7 @@ const SINGULAR: Readonly<Record<TableName, string>> = {
   sessions: 'wet session',
   batches: 'batch',
   coats: 'coat',
+  layers: 'layer',
   defects: 'defect',
   photos: 'photo',
   tasks: 'step',

@@ -50,7 +50,7 @@ function useFinish(done: () => void) {
             shape: 'outline',
             outline: local,
             at: [-dx, -dy],
-            edges: [emptyEdge('dammed')],
+            edges: [emptyEdge('own rim')],
           },
         ],
       }));

@@ -1,0 +1,24 @@
+import type { Area } from '@/records';
+
+/** The areas of a piece as work meets them, and the faces that are cut. */
+export interface Places {
+  /** What coats, layers, sanding and masks act on: places, and areas that are not cut. */
+  readonly areas: readonly Area[];
+  /** Faces that are cut into places. */
+  readonly wholes: readonly Area[];
+  /** What is drawn of the piece: every outline once, cut or not. */
+  readonly drawn: readonly Area[];
+}
+
+const known = new WeakMap<readonly Area[], Places>();
+
+/** Rows of one piece sorted into what is worked on and what is cut; the same rows give the same lists. */
+export function placesIn(rows: readonly Area[]): Places {
+  const before = known.get(rows) ?? {
+    areas: rows.filter((a) => a.cuts.length === 0),
+    wholes: rows.filter((a) => a.cuts.length > 0),
+    drawn: rows.filter((a) => a.partOf === null),
+  };
+  known.set(rows, before);
+  return before;
+}
