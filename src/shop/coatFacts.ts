@@ -2,9 +2,11 @@ import {
   checkInput as checksOf,
   ledgerInput as ledgerOfPlan,
   plannedFilm,
+  plannedGrounds,
   staysOfFilm,
   type BuildCoat,
   type CheckInput,
+  type Ground,
   type Ledger,
   type LedgerInput,
   type PlanCoat,
@@ -82,6 +84,13 @@ export const ledgerInput = (
   ground: PlanGround,
   sheet: ResinSheet,
 ): LedgerInput => ledgerOfPlan(planOf(coat, ground, sheet), coat.thicknessM);
+
+/** What the films of a coat lie on: areas, and places of a face that hang together. */
+export const groundsUnder = (
+  coat: PlanCoat,
+  ground: PlanGround,
+  sheet: ResinSheet,
+): readonly Ground[] => plannedGrounds(planOf(coat, ground, sheet));
 
 /** A coat on its piece as the film checks take it. */
 export const checkInput = (

@@ -48,6 +48,34 @@ function Hatches() {
         <circle cx="3" cy="4" r="0.9" fill="#b9863a" />
         <circle cx="9" cy="10" r="0.9" fill="#b9863a" />
       </pattern>
+      <pattern id="hatch-paste" width="9" height="9" patternUnits="userSpaceOnUse">
+        <rect width="9" height="9" fill="#e3d8bf" />
+        <path
+          d="M1 2 l1 1 M5 1 l1.4 .4 M3.4 5.4 l.8 1.2 M7 6 l1 -.6 M1 7.4 l1.2 .2"
+          stroke="#7d6f4e"
+          strokeWidth="1.1"
+        />
+      </pattern>
+      <pattern id="hatch-paint" width="4" height="4" patternUnits="userSpaceOnUse">
+        <rect width="4" height="4" fill="#7f9aa6" />
+        <path d="M0 2 H4" stroke="#4b5f6b" strokeWidth="1" />
+      </pattern>
+      <pattern id="hatch-tape" width="6" height="6" patternUnits="userSpaceOnUse">
+        <rect width="6" height="6" fill="#2f6b62" />
+        <path d="M0 6 L6 0" stroke="#bcd6cd" strokeWidth="1" />
+      </pattern>
+      <pattern id="hatch-metal" width="6" height="6" patternUnits="userSpaceOnUse">
+        <rect width="6" height="6" fill="#d9b24a" />
+        <path d="M0 0 L6 6" stroke="#8a6a1c" strokeWidth="1" />
+      </pattern>
+      <pattern id="hatch-glitter" width="8" height="8" patternUnits="userSpaceOnUse">
+        <rect width="8" height="8" fill="#f3e3ef" />
+        <path d="M2 1 v2 M1 2 h2 M6 5 v2 M5 6 h2" stroke="#8e4f7d" strokeWidth="1" />
+      </pattern>
+      <pattern id="hatch-varnish" width="8" height="8" patternUnits="userSpaceOnUse">
+        <rect width="8" height="8" fill="#efe3c4" />
+        <path d="M0 4 h3 M5 8 h3" stroke="#a08f5e" strokeWidth="1" />
+      </pattern>
     </>
   );
 }

@@ -105,7 +105,9 @@ function coverOf(area: PlanArea, { coat, sheet }: PlanInput): Cover {
   const kinds = edgeKinds(area);
   const pinned = isFlat(area) && !isBrushed(coat) && coat.intent.by !== 'spread';
   if (!pinned || kinds.every(isWall)) return { by: 'film', holdsM: null };
-  if (!kinds.includes('open')) return { by: 'dome' };
+  const domes = kinds.includes('doming') || coat.intent.by === 'dome';
+  // A boundary on which nothing stands is no arris: the film ends there by itself, and nothing runs off.
+  if (!kinds.includes('open')) return domes ? { by: 'dome' } : { by: 'film', holdsM: null };
   const lengthM = mixLength(sheet);
   const shape = filmShape(area.shape, wallsOf(area), lengthM);
   return { by: 'film', holdsM: heldOn(shape, RIM.safe, lengthM) };

@@ -4,7 +4,14 @@ import { filmAreas, isBrushed, type BuildCoat, type OnArea } from './buildUp';
 import { measureArea, type PlanArea } from './planArea';
 import type { ReliefHeights } from './relief';
 import { SOAK_M } from './soak';
-import { joinPlaces, type PlanWhole, type WholeCut } from './wholes';
+import {
+  joinPlaces,
+  placeOf,
+  placesOf,
+  type Joined,
+  type PlanWhole,
+  type WholeCut,
+} from './wholes';
 
 /** A place under a film, and how high it stands under it. */
 export interface GroundPart {
@@ -100,7 +107,8 @@ function together(
   const [first] = places;
   if (!first) throw new RangeError('together: no place');
   const all = joined.shape === whole.shape;
-  const key = `${ids.join(' ')} ${places.map((p) => p.name).join(' ')}`;
+  const walls = joined.edges.map((e) => `${e.kind}${e.wallM ?? ''}`).join();
+  const key = `${ids.join(' ')} ${places.map((p) => p.name).join(' ')} ${walls}`;
   const here = same.get(whole) ?? new Map<string, PlanArea>();
   same.set(whole, here);
   const known = here.get(key) ?? {
@@ -110,6 +118,26 @@ function together(
   };
   here.set(key, known);
   return known;
+}
+
+/** Boundaries on which nothing stands, but beyond which the ground is higher: the step holds the film. */
+function stepped(whole: PlanWhole, joined: Joined, ids: readonly string[], below: Below): Joined {
+  const baseM = Math.min(...ids.map((id) => surfaceOf(below, id)));
+  const beyond = (cut: WholeCut): number =>
+    Math.min(
+      ...[...placesOf(whole).keys()]
+        .filter((id) => !ids.includes(id) && placeOf(whole, id)?.onCut.includes(cut) === true)
+        .map((id) => surfaceOf(below, id)),
+    );
+  const edges = joined.edges.map((edge, i) => {
+    const cut = joined.onCut[i];
+    if (edge.kind !== 'line' || !cut) return edge;
+    const highM = beyond(cut);
+    return highM - baseM > LEVEL_STEP_M && Number.isFinite(highM)
+      ? { ...edge, kind: 'raised line' as const, wallM: highM }
+      : edge;
+  });
+  return edges.every((e, i) => e === joined.edges[i]) ? joined : { ...joined, edges };
 }
 
 /**
@@ -139,8 +167,9 @@ export function groundsOf(
       joinPlaces(
         whole,
         group.map((a) => a.id),
-      ).map(({ joined, ids }) => {
+      ).map(({ joined: flat, ids }) => {
         const own = group.filter((a) => ids.includes(a.id));
+        const joined = follows ? flat : stepped(whole, flat, ids, below);
         return groundOf(together(whole, own, ids, joined), own, below, follows, joined.inner);
       }),
     );

@@ -105,7 +105,7 @@ export function layOn<C>(on: OnArea<C>, layer: BuildLayer): OnArea<C> {
       {
         layer,
         bottomM: on.surfaceM - Math.min(sunkM, on.surfaceM),
-        topM: standsOnM + greatestM - evenM,
+        topM: share >= 1 ? on.surfaceM + evenM : standsOnM + greatestM,
       },
     ],
     relief:

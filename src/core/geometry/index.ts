@@ -10,6 +10,7 @@ export {
 export { checkShape } from './checkShape';
 export { ellipsePerimeter } from './ellipsePerimeter';
 export { measureShape, RULE_SIGMA_M, type ShapeMeasure } from './measureShape';
+export { cutIntervals, type CutInterval } from './cutIntervals';
 export { CENTRE_CUT, cutShape, type Cut, type CutLine } from './cutShape';
 export { shapeBox, shapeSides } from './shapeSides';
 export type { Point } from './point';

@@ -24,7 +24,10 @@ export type NewCoat = Pick<
   | 'restS'
   | 'reserve'
 > &
-  Partial<Pick<Coat, 'line' | 'freesDams'>>;
+  Partial<Pick<Coat, 'line' | 'freesDams'>> & {
+    /** The planned coat, or the topmost that lies, that it goes on; the topmost of all when left out. */
+    readonly over?: Id<'coat'>;
+  };
 
 export type CoatChange = Partial<
   Pick<
@@ -81,15 +84,21 @@ export function planCoats(
     const [pieceId, other] = [...new Set(plans.map((p) => p.pieceId))];
     assert(pieceId !== undefined && other === undefined, 'planCoats', plans.length);
     const rows = await pieceRows(db, pieceId);
-    const top = Math.max(0, ...rows.coats.map((c) => c.order));
-    const added = plans.map((plan, i): Coat => ({
+    const under = rows.coats.find((c) => c.id === plans[0]?.over);
+    const top = under?.order ?? Math.max(0, ...rows.coats.map((c) => c.order));
+    const above = rows.coats.filter((c) => c.order > top);
+    if (above.some((c) => c.batchId !== null)) throw new StaleActionError('no place to move to');
+    const lifted = rows.coats.map((c) =>
+      c.order > top ? { ...c, order: c.order + plans.length } : c,
+    );
+    const added = plans.map(({ over: _, ...plan }, i): Coat => ({
       ...COATS.defaults,
       ...plan,
       staysM: plan.areaIds.map(() => plan.thicknessM),
       id: context.newId(),
       order: top + 1 + i,
     }));
-    for (const row of coatRows(rows, [...rows.coats, ...added])) await w.put('coats', row);
+    for (const row of coatRows(rows, [...lifted, ...added])) await w.put('coats', row);
     for (const { id, name, thicknessM } of added)
       await w.log('coat planned', { pieceId, coatId: id, text: name, figures: { thicknessM } });
     return added.map((c) => c.id);
@@ -167,14 +176,21 @@ export function changeCoat(
 /** Takes a planned coat off the plan. */
 export function removeCoat(db: ShopDb, context: ActionContext, coatId: Id<'coat'>): Promise<void> {
   return act(db, context, [...TABLES, 'defects'], async (w) => {
-    const { pieceId, name } = await plannedCoat(db, coatId, 'removed');
+    const { pieceId, name, order } = await plannedCoat(db, coatId, 'removed');
     // What was found on it, before its pour was taken back, is now found on the piece.
     const found = await db.defects.where('coatId').equals(coatId).toArray();
     for (const defect of found) await w.put('defects', { ...defect, coatId: null });
     const rows = await pieceRows(db, pieceId);
-    await db.coats.delete(coatId);
     const next = rows.coats.filter((c) => c.id !== coatId);
-    for (const row of coatRows(rows, next)) await w.put('coats', row);
+    // What was laid on it lies on what it lay on.
+    const below = [...rows.coats].sort(byPlace).findLast((c) => c.order < order)?.id ?? null;
+    const mates = rows.layers.filter((l) => l.over === below).length;
+    const settled = rows.layers.map((l) =>
+      l.over === coatId ? { ...l, over: below, turn: l.turn + mates } : l,
+    );
+    for (const row of settled.filter((l) => !rows.layers.includes(l))) await w.put('layers', row);
+    await db.coats.delete(coatId);
+    for (const row of coatRows({ ...rows, layers: settled }, next)) await w.put('coats', row);
     await w.log('coat removed', { pieceId, coatId, text: name });
   });
 }
@@ -239,7 +255,12 @@ export function splitCoat(
         staysM: coat.areaIds.map(() => thicknessM),
       };
     });
-    for (const row of coatRows(rows, [...others, ...lifts])) await w.put('coats', row);
+    // What was to lie on the coat lies on its last lift.
+    const last = lifts.at(-1)?.id ?? coat.id;
+    const moved = rows.layers.map((l) => (l.over === coatId ? { ...l, over: last } : l));
+    for (const row of coatRows({ ...rows, layers: moved }, [...others, ...lifts]))
+      await w.put('coats', row);
+    for (const row of moved.filter((l) => !rows.layers.includes(l))) await w.put('layers', row);
     const text = `${coat.name} in ${films.length} lifts`;
     await w.log('coat changed', { pieceId, coatId, text });
     return coatId;

@@ -6,7 +6,7 @@ import { mixLength } from '@/core/coat';
 import { filmChecksOf, mixingChecksOf, type CoatView, type PieceView } from '@/shop/coatView';
 import { useFormat } from '@/features/common/useFormat';
 import { CheckCards } from './CheckCards';
-import { CoatDrawings, shownArea } from './CoatDrawings';
+import { CoatDrawings, shownGround } from './CoatDrawings';
 import { CoatNumbers } from './CoatNumbers';
 import { checkWords } from './checkWords';
 import { useCoatEdit } from './useCoatEdit';
@@ -28,7 +28,7 @@ export function CoatDesk({ view, selected, onSelect, list, children }: Props) {
   const format = useFormat();
   const edit = useCoatEdit(view, selected);
   const { resin } = selected;
-  const field = useFilmField(shownArea(selected), mixLength(resin.sheet));
+  const field = useFilmField(shownGround(selected), mixLength(resin.sheet));
   return (
     <Grid
       templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 320px', xl: 'minmax(0, 1fr) 372px' }}

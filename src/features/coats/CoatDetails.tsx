@@ -4,7 +4,7 @@ import { chakra, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { editText, parseQuantity } from '@/core/units';
 import { useShop } from '@/data/hooks';
-import { COAT_KINDS, type CoatKind } from '@/core/piece';
+import { COAT_KINDS, isDam, type CoatKind } from '@/core/piece';
 import type { CoatChange } from '@/data/repos/coats';
 import type { CoatView } from '@/shop/coatView';
 import { issueText } from '@/features/common/issueText';
@@ -96,6 +96,20 @@ export function CoatDetails({ view, onSave }: Props) {
             if (ids.length > 0) onSave({ areaIds: ids.map((id) => asId(id)) });
           }}
         />
+        {around.areas.some(
+          (a) => coat.areaIds.includes(a.id) && a.edges.some((e) => isDam(e.kind)),
+        ) && (
+          <chakra.label display="flex" gap="2" alignItems="center" minH="32px">
+            <chakra.input
+              type="checkbox"
+              width="20px"
+              height="20px"
+              checked={coat.freesDams}
+              onChange={(e) => onSave({ freesDams: e.target.checked })}
+            />
+            Its dam comes off when it has cured: edges are open from then on
+          </chakra.label>
+        )}
         <Rest view={view} onSave={onSave} />
       </Flex>
     </chakra.details>

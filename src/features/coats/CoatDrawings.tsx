@@ -2,18 +2,60 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { CENTRE_CUT, type CutLine } from '@/core/geometry';
-import { buildUp, filmAreas, filmOver, type FilmOver } from '@/core/coat';
-import type { Area } from '@/records';
-import { ledgerInputOf, type CoatView, type PieceView } from '@/shop/coatView';
-import { SectionDrawing } from './section';
+import { beneath, buildUp, filmOver, type FilmOver, type Ground } from '@/core/coat';
+import type { Area, Coat } from '@/records';
+import { groundsUnder } from '@/shop/coatFacts';
+import { groundOf, ledgerInputOf, type CoatView, type PieceView } from '@/shop/coatView';
+import { SectionDrawing, type SectionLamina } from './section';
+import { cutFaceView, pathCrossings, type FaceCutView, type SectionBead } from './stretches';
 import { Panel } from '@/ui/Panel';
 import { ThicknessMap } from './ThicknessMap';
 import type { CoatEdit } from './useCoatEdit';
 import type { FieldState } from './useFilmField';
 
-/** The area that the section and the map show: the coat's face, or its first area. */
-export const shownArea = ({ coat, around }: CoatView): Area | undefined =>
-  filmAreas(coat, around.areas)[0] ?? around.areas[0];
+/** What the map shows: the first ground of the coat, its places joined. */
+export const shownGround = (view: CoatView): Ground | undefined =>
+  groundsUnder(view.coat, groundOf(view), view.resin.sheet)[0];
+
+/** The area that the section goes through: the first place of that ground, or the piece's first area. */
+const shownArea = ({ around }: CoatView, ground: Ground | undefined): Area | undefined =>
+  around.areas.find((a) => a.id === ground?.parts[0]?.area.id) ?? around.areas[0];
+
+/** Every film that a cut meets once, with its name and state. */
+function laminaeOf(cut: FaceCutView, { coats }: PieceView): SectionLamina[] {
+  const films = cut.stretches.flatMap((s) => s.films);
+  const once = films.filter((f, i) => films.findIndex((g) => g.id === f.id) === i);
+  return once.map((film) => {
+    const view = coats.find((c) => c.coat.id === film.id);
+    return { ...film, name: view?.coat.name ?? '', state: view?.state ?? 'planned' };
+  });
+}
+
+/** Films that are poured when a coat below them has freed the dams. */
+function freedFilms(coats: readonly Coat[]): ReadonlySet<string> {
+  const first = Math.min(...coats.filter((c) => c.freesDams).map((c) => c.order));
+  return new Set(coats.filter((c) => c.order > first).map((c) => c.id));
+}
+
+/** Drawn lines that a cut meets, each on what lies below it there. */
+function beadsOn(
+  cut: FaceCutView,
+  { areas, coats, layers }: PieceView,
+  laid: readonly Coat[],
+  line: CutLine,
+): SectionBead[] {
+  return laid.flatMap((coat) => {
+    if (!coat.line) return [];
+    const below = beneath(coat, areas, laid, layers);
+    const bottomM = Math.max(0, ...coat.areaIds.map((id) => below.get(id)?.surfaceM ?? 0));
+    const { points, closed, widthM } = coat.line;
+    return pathCrossings(points, closed, line).map((at) => ({
+      ...{ id: coat.id, name: coat.name, widthM, bottomM, heightM: coat.thicknessM },
+      atM: at - cut.fromM,
+      state: coats.find((c) => c.coat.id === coat.id)?.state ?? ('planned' as const),
+    }));
+  });
+}
 
 interface Props {
   readonly view: PieceView;
@@ -28,15 +70,18 @@ interface Props {
 export function CoatDrawings({ view, selected, edit, field, children }: Props) {
   const [line, setLine] = useState<CutLine>(CENTRE_CUT);
   const { coat, resin } = selected;
-  const area = shownArea(selected);
+  const ground = shownGround(selected);
+  const area = shownArea(selected, ground);
   if (!area) return null;
   const { free, edited, setDraftM, commit } = edit;
   const laid = view.coats.map((c) => (c.coat.id === coat.id ? edited.coat : c.coat));
-  const films = buildUp(view.areas, laid).get(area.id)?.films ?? [];
+  const lies = buildUp(view.areas, laid, view.layers);
+  const films = lies.get(area.id)?.films ?? [];
+  const cut = cutFaceView(area, view.areas, view.wholes, lies, line);
   const tilt = view.piece.level?.tilt ?? { alongX: 0, alongY: 0 };
   const slope = Math.hypot(tilt.alongX, tilt.alongY) || 1;
   const input = ledgerInputOf(edited);
-  const under = input.areas[filmAreas(coat, view.areas).findIndex((a) => a.id === area.id)];
+  const [under] = input.areas;
   const over: FilmOver = {
     ...(under
       ? filmOver(under, input)
@@ -47,13 +92,15 @@ export function CoatDrawings({ view, selected, edit, field, children }: Props) {
     <>
       <Panel>
         <SectionDrawing
-          area={area}
+          area={view.wholes.find((w) => w.id === area.partOf) ?? area}
           support={view.piece.support}
           line={line}
-          laminae={films.map(({ coat: { id, name, coverage }, bottomM, topM }) => ({
-            ...{ id, name, coverage, bottomM, topM },
-            state: view.coats.find((c) => c.coat.id === id)?.state ?? 'planned',
-          }))}
+          cut={cut}
+          freed={freedFilms(laid)}
+          beads={beadsOn(cut, view, laid, line)}
+          told={films.map((f) => f.coat.id)}
+          layerNames={new Map(view.layers.map((l) => [l.id, l.name]))}
+          laminae={laminaeOf(cut, view)}
           {...(free && {
             editable: {
               id: coat.id,
@@ -69,11 +116,11 @@ export function CoatDrawings({ view, selected, edit, field, children }: Props) {
       <Flex gap="4" align="stretch" wrap="wrap">
         <Box flex="3 1 300px" minW="0">
           <ThicknessMap
-            area={area}
+            area={ground ?? area}
             state={field}
             over={over}
             coverage={coat.coverage}
-            edgesOnly={coat.kind === 'edge'}
+            edgesOnly={coat.kind === 'edge' || coat.kind === 'line'}
             line={line}
             onLine={setLine}
           />

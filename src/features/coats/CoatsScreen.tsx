@@ -1,5 +1,5 @@
 'use client';
-import { Flex } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { PieceView } from '@/shop/coatView';
 import { PieceFrame } from '@/features/common/PieceFrame';
@@ -7,12 +7,15 @@ import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import { CoatDesk } from './CoatDesk';
 import { CoatList } from './CoatList';
+import { LayerForm } from './LayerForm';
 import { PlanCoatForm } from './PlanCoatForm';
 import { ReadyPlans } from './ReadyPlans';
 
 function Desk({ view }: { view: PieceView }) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [planning, setPlanning] = useState(false);
+  /** A layer that is edited; `new` for one that is added. */
+  const [layerId, setLayerId] = useState<string | null>(null);
   const selected =
     view.coats.find((c) => c.coat.id === chosen) ?? view.upcoming ?? view.coats.at(-1) ?? null;
   if (view.areas.length === 0) return <Panel>Survey the piece first.</Panel>;
@@ -29,10 +32,34 @@ function Desk({ view }: { view: PieceView }) {
       onCancel={selected ? () => setPlanning(false) : null}
     />
   );
+  const layer = view.layers.find((l) => l.id === layerId);
   if (!selected)
     return (
       <Flex direction="column" gap="4" minW="0">
         {plan}
+        {layerId === null ? (
+          <Box>
+            <Button onClick={() => setLayerId('new')}>Add a layer that is not resin</Button>
+            {view.layers.length > 0 && (
+              <Box mt="3" maxW="420px">
+                <CoatList
+                  view={view}
+                  selectedId={null}
+                  layerId={layerId}
+                  onSelect={setChosen}
+                  onLayer={setLayerId}
+                />
+              </Box>
+            )}
+          </Box>
+        ) : (
+          <LayerForm
+            key={layerId}
+            view={view}
+            layer={layer ?? null}
+            onDone={() => setLayerId(null)}
+          />
+        )}
         <ReadyPlans view={view} onPlanned={planned} />
       </Flex>
     );
@@ -44,15 +71,31 @@ function Desk({ view }: { view: PieceView }) {
       onSelect={setChosen}
       list={
         <Flex direction="column" gap="3">
-          <CoatList coats={view.coats} selectedId={selected.coat.id} onSelect={setChosen} />
-          {!planning && (
-            <Button alignSelf="flex-start" onClick={() => setPlanning(true)}>
-              Plan another coat
-            </Button>
-          )}
+          <CoatList
+            view={view}
+            selectedId={selected.coat.id}
+            layerId={layerId}
+            onSelect={(id) => {
+              setChosen(id);
+              setLayerId(null);
+            }}
+            onLayer={setLayerId}
+          />
+          <Flex gap="2" wrap="wrap">
+            {!planning && <Button onClick={() => setPlanning(true)}>Plan another coat</Button>}
+            {layerId !== 'new' && <Button onClick={() => setLayerId('new')}>Add a layer</Button>}
+          </Flex>
         </Flex>
       }
     >
+      {(layer || layerId === 'new') && (
+        <LayerForm
+          key={layerId}
+          view={view}
+          layer={layer ?? null}
+          onDone={() => setLayerId(null)}
+        />
+      )}
       {planning && (
         <>
           {plan}

@@ -9,14 +9,16 @@ interface Props {
 
 /** Which areas a coat covers, when there is a choice. */
 export function CoveredAreas({ areas, chosen, onChange }: Props) {
-  if (areas.length < 2) return null;
+  // A place that stays bare is not offered, unless something lies on it already.
+  const offered = areas.filter((a) => !a.bare || chosen.includes(a.id));
+  if (offered.length < 2) return null;
   return (
     <Box as="fieldset" mt="3">
       <chakra.legend fontSize="sm" fontWeight="600">
         On which areas
       </chakra.legend>
       <Flex gap="4" wrap="wrap">
-        {areas.map((a) => (
+        {offered.map((a) => (
           <chakra.label key={a.id} display="flex" gap="2" alignItems="center" minH="32px">
             <chakra.input
               type="checkbox"
@@ -28,6 +30,7 @@ export function CoveredAreas({ areas, chosen, onChange }: Props) {
               }
             />
             {a.name}
+            {a.bare ? ' (stays bare)' : ''}
           </chakra.label>
         ))}
       </Flex>

@@ -14,6 +14,8 @@ import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { CoveredAreas } from './CoveredAreas';
 import { IntentFields } from './IntentFields';
+import { LineFields } from './LineFields';
+import { usualLine } from './lines';
 import { switchIntent } from './intents';
 import { coatName, defaultAreas, readCoat, usualDraft, type CoatDraft } from './model';
 
@@ -40,6 +42,8 @@ function useCoatDraft(view: PieceView) {
       resinId: (view.coats.at(-1)?.resin ?? resins[0])?.id ?? '',
       areaIds,
       intent: usual('flood', areaIds).intent,
+      line: null,
+      over: '',
     };
   });
   const [asked, setAsked] = useState(false);
@@ -52,7 +56,8 @@ function useCoatDraft(view: PieceView) {
     const areaIds = defaultAreas(kind, view.areas);
     const { intent } = usual(kind, areaIds);
     setOwn(false);
-    change({ kind, name: coatName(kind, view.coats), areaIds, intent });
+    const line = kind === 'line' ? usualLine('barrier', format) : null;
+    change({ kind, name: coatName(kind, view.coats), areaIds, intent, line });
   };
   const changeAreas = (areaIds: readonly string[]) =>
     change({ areaIds, ...(!own && { intent: usual(draft.kind, areaIds).intent }) });
@@ -117,25 +122,50 @@ export function PlanCoatForm({ view, onPlanned, onCancel }: Props) {
             options={resins.map((r) => [r.id, r.name])}
             onChange={(e) => set.change({ resinId: e.target.value })}
           />
-          <IntentFields
-            draft={draft.intent}
-            hint="With open edges it settles near 1.5–2 mm"
-            why={why}
-            error={errors.intent}
-            onKind={(by) => set.changeIntent(switchIntent(by, START, format))}
-            onValue={(value) => set.changeIntent({ ...draft.intent, value })}
-            onDone={draft.intent.value === '' ? undefined : ask}
-          />
+          {view.coats.length > 0 && (
+            <SelectField
+              label="Lies on"
+              value={draft.over}
+              options={[
+                ['', 'the topmost coat'],
+                ...view.coats
+                  .slice(0, -1)
+                  .filter((_, i) => view.coats[i + 1]?.state === 'planned')
+                  .map((c) => [c.coat.id, c.coat.name] as [string, string]),
+              ]}
+              onChange={(e) => set.change({ over: e.target.value })}
+            />
+          )}
+          {draft.kind !== 'line' && (
+            <IntentFields
+              draft={draft.intent}
+              hint="With open edges it settles near 1.5–2 mm"
+              why={why}
+              error={errors.intent}
+              onKind={(by) => set.changeIntent(switchIntent(by, START, format))}
+              onValue={(value) => set.changeIntent({ ...draft.intent, value })}
+              onDone={draft.intent.value === '' ? undefined : ask}
+            />
+          )}
         </Grid>
+        {draft.line && (
+          <LineFields
+            view={view}
+            draft={draft.line}
+            errors={errors}
+            onChange={(line) => set.change({ line })}
+          />
+        )}
         <CoveredAreas areas={view.areas} chosen={draft.areaIds} onChange={set.changeAreas} />
         <Flex gap="3" mt="4" align="center" wrap="wrap">
           <Button type="submit" variant="ink">
             Plan this coat
           </Button>
           {onCancel && <Button onClick={onCancel}>Not now</Button>}
-          {read.ok && draft.intent.by !== 'given' && (
+          {read.ok && (draft.intent.by !== 'given' || draft.line) && (
             <Box color="ink2">
-              comes to <Figure>{format.show(read.value.thicknessM, 'film').text}</Figure>
+              {draft.line ? 'stands' : 'comes to'}{' '}
+              <Figure>{format.show(read.value.thicknessM, 'film').text}</Figure>
             </Box>
           )}
         </Flex>

@@ -1,7 +1,7 @@
 'use client';
 import { Flex } from '@chakra-ui/react';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import type { Intent } from '@/core/coat';
+import { pathLength, type Intent } from '@/core/coat';
 import type { Issue } from '@/core/result';
 import { mixDensity } from '@/core/resin';
 import { editText, parseQuantity } from '@/core/units';
@@ -12,12 +12,14 @@ import { issueText } from '@/features/common/issueText';
 import { reserveId, reserveOptions, reserveSchool } from '@/features/common/reserves';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
+import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { CoatDetails } from './CoatDetails';
 import { IntentFields } from './IntentFields';
 import { coloursText, readColours } from './colours';
+import { lineDraft, LINE_WORDS, readLine } from './lines';
 import {
   draftOfIntent,
   intentIssueText,
@@ -146,12 +148,59 @@ function PartControls({ view, onSave }: Pick<Props, 'view' | 'onSave'>) {
   );
 }
 
+/** Width and sides of a line that is planned; its path is drawn anew by planning another. */
+function LineControl({ view, onSave }: Pick<Props, 'view' | 'onSave'>) {
+  const format = useFormat();
+  const { line } = view.coat;
+  const width = useFollowing(line ? lineDraft(line, format).width : '', line?.widthM ?? 0);
+  const angle = useFollowing(line ? lineDraft(line, format).angle : '', line?.angleRad ?? 0);
+  if (!line) return null;
+  const reader = new FieldReader<'width' | 'angle' | 'line'>(format);
+  const read = readLine(
+    { ...lineDraft(line, format), width: width.value, angle: angle.value },
+    reader,
+  );
+  const save = () => {
+    width.done();
+    angle.done();
+    if (read && JSON.stringify(read) !== JSON.stringify(line)) void onSave({ line: read });
+  };
+  const keys = (e: { key: string }) => e.key === 'Enter' && save();
+  return (
+    <>
+      <div>
+        {LINE_WORDS[line.as]}; <Figure>{format.show(pathLength(line), 'length').text}</Figure> long
+      </div>
+      <TextField
+        label="Its width"
+        value={width.value}
+        error={width.touched ? reader.errors.width : undefined}
+        onChange={(e) => width.type(e.target.value)}
+        onBlur={save}
+        onKeyDown={keys}
+      />
+      <TextField
+        label="Sides stand at, degrees"
+        value={angle.value}
+        error={angle.touched ? reader.errors.angle : undefined}
+        onChange={(e) => angle.type(e.target.value)}
+        onBlur={save}
+        onKeyDown={keys}
+      />
+    </>
+  );
+}
+
 /** What a planned coat is to do, its reserve and its place, typed and chosen. */
 export function PlannedControls({ view, places, onMove, onRemove, ...rest }: Props) {
   return (
     <Panel>
       <Flex direction="column" gap="3">
-        <IntentControl view={view} {...rest} />
+        {view.coat.line ? (
+          <LineControl view={view} onSave={rest.onSave} />
+        ) : (
+          <IntentControl view={view} {...rest} />
+        )}
         <PartControls view={view} onSave={rest.onSave} />
         <SelectField
           label="Reserve"

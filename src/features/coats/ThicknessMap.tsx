@@ -9,9 +9,8 @@ import {
   type PointerEvent,
 } from 'react';
 import { extent as extentOf } from '@/core/numeric';
-import type { FilmOver } from '@/core/coat';
+import type { FilmOver, Ground } from '@/core/coat';
 import { shapeBox, shapeSides, type CutLine } from '@/core/geometry';
-import type { Area } from '@/records';
 import { Explained } from '@/features/common/Explained';
 import { EDGE_STROKE } from '@/features/common/Outline';
 import { useFormat } from '@/features/common/useFormat';
@@ -23,15 +22,17 @@ import { drawMap, MAP, mapScale, type MapDrawing, type MapScale } from './mapMod
 import { mapExplanation, mapWords } from './mapWords';
 import type { FieldState } from './useFilmField';
 
+type MapArea = Pick<Ground, 'name' | 'shape' | 'edges' | 'kind' | 'depthM'>;
+
 interface CutProps {
-  readonly area: Area;
+  readonly area: MapArea;
   readonly scale: MapScale;
   readonly line: CutLine;
   readonly onLine: (line: CutLine) => void;
 }
 
 /** Extent of an outline across a cut, m. */
-function extent(area: Area, along: CutLine['along']): readonly [number, number] {
+function extent(area: MapArea, along: CutLine['along']): readonly [number, number] {
   const k = along === 'x' ? 1 : 0;
   const values = shapeSides(area.shape)
     .flat()
@@ -110,13 +111,13 @@ function CutHandle({ area, scale, line, onLine }: CutProps) {
   );
 }
 
-const outlinePath = (area: Area, scale: MapScale): string =>
+const outlinePath = (area: MapArea, scale: MapScale): string =>
   shapeSides(area.shape)
     .flat()
     .map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${scale.x(x).toFixed(1)} ${scale.y(y).toFixed(1)}`)
     .join('');
 
-function Edges({ area, scale }: { area: Area; scale: MapScale }) {
+function Edges({ area, scale }: { area: MapArea; scale: MapScale }) {
   return shapeSides(area.shape).map((side, i) => {
     const { dash, width, colour } = EDGE_STROKE[area.edges[i]?.kind ?? 'open'];
     return (
@@ -157,7 +158,7 @@ const tone = (share: number): string =>
   `color-mix(in srgb, var(--bm-colors-amber) ${Math.round(12 + share * 58)}%, var(--bm-colors-card))`;
 
 interface Props {
-  readonly area: Area;
+  readonly area: MapArea;
   /** How a film lies on the area. */
   readonly state: FieldState;
   readonly over: FilmOver;

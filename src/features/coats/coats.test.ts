@@ -31,6 +31,8 @@ describe('the form of a new coat', () => {
     kind: 'flood',
     resinId: 'demo-millrace',
     areaIds: map.areas.map((a) => a.id),
+    line: null,
+    over: '',
     intent: { by: 'bury', value: '0.5 mm' },
   };
   const read = (change: Partial<CoatDraft>, view = map, resins: readonly Resin[] = shop.resins) =>

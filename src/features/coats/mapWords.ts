@@ -1,6 +1,6 @@
 import type { FilmOver } from '@/core/coat';
 import type { Explanation } from '@/core/explain';
-import type { Area } from '@/records';
+import type { Ground } from '@/core/coat';
 import type { MapDrawing } from './mapModel';
 import type { FieldState } from './useFilmField';
 
@@ -29,7 +29,7 @@ export function mapExplanation(drawing: MapDrawing, over: FilmOver): Explanation
 
 /** What the map shows, in a sentence. */
 export function mapWords(
-  area: Area,
+  area: Pick<Ground, 'name'>,
   state: FieldState,
   drawing: MapDrawing | null,
   over: FilmOver,

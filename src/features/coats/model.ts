@@ -9,13 +9,14 @@ import {
 import { mixDensity } from '@/core/resin';
 import type { Explanation } from '@/core/explain';
 import type { CoatKind, Support } from '@/core/piece';
-import { type Area, edgeKindsOf, plainCoat, type Resin, type Settings } from '@/records';
+import { asId, type Area, edgeKindsOf, plainCoat, type Resin, type Settings } from '@/records';
 import { filmOf } from '@/shop/coatFacts';
 import type { NewCoat } from '@/data/repos/coats';
 import type { CoatView, PieceView } from '@/shop/coatView';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { FormRead } from '@/features/common/formErrors';
 import type { Format } from '@/features/common/useFormat';
+import { readLine, type LineDraft } from './lines';
 import {
   draftOfIntent,
   floodOver,
@@ -32,7 +33,14 @@ export interface CoatDraft {
   readonly resinId: string;
   readonly areaIds: readonly string[];
   readonly intent: IntentDraft;
+  /** What is drawn, for a coat that is a line. */
+  readonly line: LineDraft | null;
+  /** Id of the coat that it lies on; empty: the topmost. */
+  readonly over: string;
 }
+
+/** Fields of the form that can be wrong. */
+export type CoatField = keyof CoatDraft | 'width' | 'angle';
 
 export type PlannedCoat = Omit<NewCoat, 'pieceId' | 'reserve'>;
 
@@ -80,7 +88,7 @@ export function coatName(kind: CoatKind, coats: readonly CoatView[]): string {
 /** Where a coat of a kind goes when nothing else is said; a face stands in for what there is not. */
 export function defaultAreas(kind: CoatKind, areas: readonly Area[]): string[] {
   const wanted = kind === 'fill' ? 'recess' : kind === 'back' ? 'back' : 'face';
-  const of = (k: Area['kind']) => areas.filter((a) => a.kind === k);
+  const of = (k: Area['kind']) => areas.filter((a) => a.kind === k && !a.bare);
   const found = [of(wanted), of('face'), areas].find((list) => list.length > 0) ?? [];
   return found.map((a) => a.id);
 }
@@ -99,8 +107,8 @@ export function readCoat(
   resins: readonly Resin[],
   reserve: ReserveSchool,
   format: Format,
-): FormRead<CoatDraft, PlannedCoat> {
-  const reader = new FieldReader<keyof CoatDraft>(format);
+): FormRead<Record<CoatField, unknown>, PlannedCoat> {
+  const reader = new FieldReader<CoatField>(format);
   const name = reader.text('name', draft.name, 120);
   const resin = resins.find((r) => r.id === draft.resinId);
   if (!resin) reader.errors.resinId = 'Choose a resin.';
@@ -111,9 +119,12 @@ export function readCoat(
   const { kind } = draft;
   const resinId = resin.id;
   const areaIds = areas.flatMap(({ id }) => (draft.areaIds.includes(id) ? [id] : []));
-  const order = Math.max(0, ...coats.map((c) => c.coat.order)) + 1;
+  const under = coats.find((c) => c.coat.id === draft.over)?.coat.order;
+  const order = (under ?? Math.max(0, ...coats.map((c) => c.coat.order))) + 1;
   const laid = coats.map((c) => c.coat);
-  const told = { ...plainCoat(PLAIN_FILM_M), reserve, kind, areaIds, order, intent };
+  const line = draft.kind === 'line' && draft.line ? readLine(draft.line, reader) : null;
+  if (draft.kind === 'line' && !line) return { ok: false, errors: reader.errors };
+  const told = { ...plainCoat(PLAIN_FILM_M), reserve, kind, areaIds, order, intent, line };
   const found = filmOf(told, { piece, areas, wholes, layers, coats: laid, sealed }, resin.sheet);
   const { thinnestM: min, thickestM: max } = resin.sheet;
   if (!found.ok) {
@@ -123,7 +134,7 @@ export function readCoat(
   }
   // Relief that is buried goes in lifts, so only a thickness of one's own is held to one lift.
   const { thicknessM } = found.value;
-  if (intent.by === 'given' && !(thicknessM >= min && thicknessM <= max)) {
+  if (!line && intent.by === 'given' && !(thicknessM >= min && thicknessM <= max)) {
     reader.issue(
       'intent',
       { code: 'out-of-range', path: [], value: thicknessM, allowed: { min, max } },
@@ -131,7 +142,8 @@ export function readCoat(
     );
     return { ok: false, errors: reader.errors };
   }
-  const plan = { ...plainCoat(thicknessM), name, kind, resinId, areaIds, intent };
+  const plan = { ...plainCoat(thicknessM), name, kind, resinId, areaIds, intent, line };
+  if (under !== undefined) return { ok: true, value: { ...plan, over: asId<'coat'>(draft.over) } };
   return { ok: true, value: plan };
 }
 

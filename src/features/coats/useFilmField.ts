@@ -1,7 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { FilmField } from '@/core/coat';
 import { isWall } from '@/core/piece';
-import { type Area, edgeKindsOf } from '@/records';
+import { edgeKinds, type FilmField, type Ground } from '@/core/coat';
 import { computeClient } from '@/workers/client';
 
 /** Cells of a map: enough for 0.1 % at the size of a tile, and quick at any size. */
@@ -13,14 +12,14 @@ export type FieldState =
   | { readonly is: 'failed'; readonly why: string };
 
 /** How a film lies on an area, solved in the worker; again when outline, walls or resin change. */
-export function useFilmField(area: Area | undefined, lengthM: number): FieldState {
-  const walls = area && edgeKindsOf(area).map(isWall);
+export function useFilmField(area: Ground | undefined, lengthM: number): FieldState {
+  const walls = area && edgeKinds(area).map(isWall);
   const key = area ? JSON.stringify([area.shape, walls, lengthM]) : '';
   const [found, setFound] = useState<{ key: string; state: FieldState } | null>(null);
   useEffect(() => {
     if (key === '') return;
     const abort = new AbortController();
-    const [shape, sides, length] = JSON.parse(key) as [Area['shape'], boolean[], number];
+    const [shape, sides, length] = JSON.parse(key) as [Ground['shape'], boolean[], number];
     computeClient()
       .run(
         'filmField',

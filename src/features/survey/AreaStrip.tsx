@@ -47,6 +47,7 @@ export function AreaStrip() {
           aria-pressed={i === index}
           onClick={() => select(i)}
         >
+          {a.partOf !== null && <span aria-hidden>▸ </span>}
           {a.name || a.kind}
         </Button>
       ))}
@@ -60,6 +61,7 @@ export function AreaStrip() {
               name: 'Back',
               kind: 'back',
               relief: [],
+              cuts: [],
               measured: { by: 'rule' },
             })
           }
@@ -72,12 +74,17 @@ export function AreaStrip() {
           + Edge band
         </Button>
       )}
-      {area.kind !== 'face' && (
+      {area.kind !== 'face' && area.partOf === null && (
         <Button
           size="sm"
           variant="danger"
           onClick={() => {
-            edit((d) => ({ ...d, areas: d.areas.filter((_, i) => i !== index) }));
+            edit((d) => ({
+              ...d,
+              areas: d.areas.filter(
+                (a, i) => i !== index && (area.id === null || a.partOf !== area.id),
+              ),
+            }));
             select(0);
           }}
         >

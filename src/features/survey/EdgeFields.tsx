@@ -1,23 +1,14 @@
 'use client';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { PROFILE_KINDS, type EdgeProfile } from '@/core/geometry';
-import { EDGE_KINDS, type EdgeKind } from '@/core/piece';
-import { EDGE_STROKE } from '@/features/common/Outline';
+import { isWall, OUTER_EDGES, type EdgeKind } from '@/core/piece';
 import { Button } from '@/ui/Button';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { fitEdges, sideCount } from './draft';
+import { Swatch } from './PlaceFields';
 import { useSurvey } from './SurveyContext';
 import { EDGE_WORDS, edgeName, PROFILE_WORDS } from './words';
-
-function Swatch({ kind }: { kind: EdgeKind }) {
-  const { dash, width, colour } = EDGE_STROKE[kind];
-  return (
-    <svg width="34" height="10" aria-hidden>
-      <path d="M1 5 H33" stroke={colour} strokeWidth={width} strokeDasharray={dash} />
-    </svg>
-  );
-}
 
 function OneEdge({ edge }: { edge: number }) {
   const { area, index, editEdge, errors, rest } = useSurvey();
@@ -26,7 +17,7 @@ function OneEdge({ edge }: { edge: number }) {
   if (!it) return null;
   const name = edgeName(area, edge, count);
   const key = `areas.${index}.edges.${edge}.`;
-  const text = (field: 'height' | 'size') => ({
+  const text = (field: 'height' | 'size' | 'wall') => ({
     value: it[field],
     error: errors[key + field],
     onChange: (e: { target: { value: string } }) =>
@@ -64,13 +55,43 @@ function OneEdge({ edge }: { edge: number }) {
             {...text('size')}
           />
         )}
+        {isWall(it.kind) && (
+          <TextField
+            label={`Height of the ${it.kind}`}
+            placeholder="as needed"
+            hint="Over the ground"
+            {...text('wall')}
+          />
+        )}
       </Grid>
+    </Box>
+  );
+}
+
+/** A place has the edges of its face, and boundaries that are told with its name. */
+function EdgesOfPlace() {
+  const { draft, area, select } = useSurvey();
+  const at = draft.areas.findIndex((a) => a.id === area.partOf);
+  return (
+    <Box fontSize="sm">
+      <Box color="ink2" mb="2">
+        {area.name} has the edges of {draft.areas[at]?.name}; what stands on its boundaries is told
+        with its name.
+      </Box>
+      <Button size="sm" onClick={() => select(at)}>
+        Edges of {draft.areas[at]?.name}
+      </Button>
     </Box>
   );
 }
 
 /** The kind of each edge, one select a side; the chosen one with thickness and profile. */
 export function EdgeFields() {
+  const { area } = useSurvey();
+  return area.partOf === null ? <EdgesOfFace /> : <EdgesOfPlace />;
+}
+
+function EdgesOfFace() {
   const { area, edge, selectEdge, editArea, editEdge } = useSurvey();
   const count = sideCount(area);
   const edges = fitEdges(area.edges, count);
@@ -81,7 +102,7 @@ export function EdgeFields() {
         Click an edge in the plan, or choose below. These set all edges at once:
       </Box>
       <Flex direction="column" align="start" my="1">
-        {EDGE_KINDS.map((kind) => (
+        {OUTER_EDGES.map((kind) => (
           <Button
             key={kind}
             size="sm"
@@ -108,7 +129,7 @@ export function EdgeFields() {
             <SelectField
               label={edgeName(area, i, count)}
               value={kind}
-              options={EDGE_KINDS.map((k) => [k, k])}
+              options={OUTER_EDGES.map((k) => [k, k])}
               onChange={(e) => editEdge(i, { kind: e.target.value as EdgeKind })}
             />
           </Box>
@@ -123,6 +144,7 @@ export function EdgeFields() {
             editArea({
               edges: edges.map((e) => ({
                 ...e,
+                wall: first.wall,
                 height: first.height,
                 profile: first.profile,
                 size: first.size,

@@ -4,6 +4,7 @@ import { SHAPE_KINDS } from '@/core/geometry';
 import { type Support, SUPPORTS } from '@/core/piece';
 import { SelectField } from '@/ui/SelectField';
 import { TextAreaField, TextField } from '@/ui/TextField';
+import { PlaceFields, PlacesOfFace } from './PlaceFields';
 import { DrawingImport } from './DrawingImport';
 import type { AreaDraft, SurveyDraft } from './draft';
 import { useSurvey } from './SurveyContext';
@@ -97,8 +98,11 @@ export function PieceFields() {
           onChange={(e) => edit((d) => ({ ...d, support: e.target.value as Support }))}
         />
       </Grid>
-      {area.kind !== 'face' && <TextField label="Name of this area" {...field('name')} />}
-      <ShapeFields />
+      {area.kind !== 'face' && area.partOf === null && (
+        <TextField label="Name of this area" {...field('name')} />
+      )}
+      {area.partOf === null ? <ShapeFields /> : <PlaceFields />}
+      {area.partOf === null && area.kind !== 'edge band' && <PlacesOfFace />}
       <Box as="fieldset">
         <chakra.legend fontSize="sm" fontWeight="600">
           It will meet

@@ -58,6 +58,12 @@ function ReliefZone({ at }: { at: number }) {
 export function SurfaceFields() {
   const { area, index, editArea, errors, rest } = useSurvey();
   const { surface } = area;
+  if (area.cuts.length > 0)
+    return (
+      <Box fontSize="sm" color="ink2">
+        {area.name} is cut into places: choose one above to tell what lies on it.
+      </Box>
+    );
   const setSurface = (change: Partial<AreaDraft['surface']>, tag?: string) =>
     editArea({ surface: { ...surface, ...change } }, tag);
   const add = () =>

@@ -1,6 +1,7 @@
 import { formatInchFraction, INCH_M } from '@/core/units';
 import { useFormat } from '@/features/common/useFormat';
-import { labelHeights, type SectionLamina, type SectionLayout } from './layout';
+import { labelHeights } from './labels';
+import type { SectionLamina, SectionLayout } from './layout';
 import { SvgText } from '@/ui/SvgText';
 
 interface Props {

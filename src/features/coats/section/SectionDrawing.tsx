@@ -1,19 +1,21 @@
 'use client';
 import { useState } from 'react';
-import { CENTRE_CUT, cutShape, type CutLine } from '@/core/geometry';
+import { CENTRE_CUT, type CutLine } from '@/core/geometry';
 import { INCH_M } from '@/core/units';
 import type { Support } from '@/core/piece';
-import { type Area, edgeHeightOf, edgeKindsOf } from '@/records';
-import { SUPPORT_HATCH } from '@/features/common/materials';
+import { type Area, edgeHeightOf } from '@/records';
+import { LAYER_HATCH, SUPPORT_HATCH } from '@/features/common/materials';
+import type { FaceCutView, SectionBead } from '../stretches';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
 import { useFormat, type Format } from '@/features/common/useFormat';
 import { Dimensions } from './Dimensions';
+import { SECTION } from './filmPath';
 import { Handle } from './Handle';
+import { scaleBarM } from './labels';
 import {
-  layoutSection,
-  scaleBarM,
-  SECTION,
+  layoutFace,
   wallPath,
+  type FaceLayout,
   type SectionLamina,
   type SectionLayout,
 } from './layout';
@@ -22,7 +24,17 @@ import { SvgText } from '@/ui/SvgText';
 interface Props {
   readonly area: Area;
   readonly support: Support;
+  /** What the cut meets from left to right. */
+  readonly cut: FaceCutView;
   readonly laminae: readonly SectionLamina[];
+  /** Names of layers, by their id. */
+  readonly layerNames?: ReadonlyMap<string, string>;
+  /** Laminae whose thickness is told beside the section: those on the place that is shown. */
+  readonly told?: readonly string[];
+  /** Films that are poured when the dams have come off. */
+  readonly freed?: ReadonlySet<string>;
+  /** Drawn lines that the cut meets. */
+  readonly beads?: readonly SectionBead[];
   /** Where the section is cut on the plan; through the centre when left out. */
   readonly line?: CutLine;
   /** The lamina whose surface can be dragged. */
@@ -99,20 +111,38 @@ function ScaleBar({ layout, widthM }: { layout: SectionLayout; widthM: number })
 }
 
 /** Relief on the substrate and walls at ends that have one. */
-function Standing({ layout, taped }: { layout: SectionLayout; taped: boolean }) {
-  const topPx = Math.min(SECTION.base - 24, ...layout.laminae.map((l) => l.topPx));
+function Standing({
+  layout,
+  freed,
+  taped,
+}: {
+  layout: FaceLayout;
+  freed: ReadonlySet<string> | undefined;
+  taped: boolean;
+}) {
+  const inside = layout.laminae.filter((l) => !freed?.has(l.id));
+  const topPx = Math.min(SECTION.base - 24, ...inside.map((l) => l.topPx));
   const walls = [wallPath(layout.left, 'left', topPx), wallPath(layout.right, 'right', topPx)];
   return (
     <g>
-      {layout.reliefPath && (
+      {layout.reliefPaths.map(({ d, kind }, i) => (
         <path
-          d={layout.reliefPath}
-          fill="var(--bm-colors-ink3)"
-          fillOpacity="0.55"
+          key={i}
+          d={d}
+          fill={kind ? LAYER_HATCH[kind] : 'var(--bm-colors-ink3)'}
+          fillOpacity={kind ? 1 : 0.55}
           stroke="var(--bm-colors-ink)"
           strokeWidth="0.8"
         />
-      )}
+      ))}
+      {layout.inner.map(({ x, topPx }, i) => (
+        <path
+          key={i}
+          d={`M${x - 3.5} ${SECTION.base} Q${x - 3} ${topPx} ${x} ${topPx} Q${x + 3} ${topPx} ${x + 3.5} ${SECTION.base} Z`}
+          fill="var(--bm-colors-verdigris)"
+          stroke="var(--bm-colors-ink)"
+        />
+      ))}
       {walls.map(
         (d, i) =>
           d && (
@@ -128,12 +158,81 @@ function Standing({ layout, taped }: { layout: SectionLayout; taped: boolean }) 
   );
 }
 
+/** A drawn line, cut across: a bead on what lies below it. */
+function BeadShape({ bead, layout }: { bead: SectionBead; layout: FaceLayout }) {
+  const x = layout.x0 + bead.atM * layout.pxPerM;
+  const half = Math.max(4, (bead.widthM * layout.pxPerM) / 2);
+  const foot = SECTION.base - bead.bottomM * layout.filmPxPerM;
+  const top = foot - bead.heightM * layout.filmPxPerM;
+  return (
+    <path
+      d={`M${x - half} ${foot} C${x - half * 0.7} ${top} ${x + half * 0.7} ${top} ${x + half} ${foot} Z`}
+      fill={bead.state === 'planned' ? 'var(--bm-colors-amber-pale)' : STATE_FILL[bead.state]}
+      stroke="var(--bm-colors-amber-deep)"
+      strokeWidth="1.5"
+      strokeDasharray={bead.state === 'planned' ? '4 3' : undefined}
+    >
+      <title>{`${bead.name}, ${STATE_WORDS[bead.state]}`}</title>
+    </path>
+  );
+}
+
+/** Layers that are not resin, each by its own hatch; and where a place stays bare. */
+function Layers({
+  layout,
+  names,
+}: {
+  layout: FaceLayout;
+  names: ReadonlyMap<string, string> | undefined;
+}) {
+  return (
+    <g>
+      {layout.bands.map((band, i) => (
+        <g key={i}>
+          <path
+            d={band.path}
+            fill={LAYER_HATCH[band.kind]}
+            stroke="var(--bm-colors-ink)"
+            strokeWidth="0.8"
+          >
+            <title>{`${names?.get(band.id) ?? band.kind}: ${band.kind}`}</title>
+          </path>
+          {band.tallPx >= 18 && (
+            <SvgText
+              x={band.middle[0]}
+              y={band.middle[1] + 5}
+              size={13}
+              weight={600}
+              textAnchor="middle"
+              halo="var(--bm-colors-card)"
+            >
+              {names?.get(band.id) ?? band.kind}
+            </SvgText>
+          )}
+        </g>
+      ))}
+      {layout.bare.map(({ x0, x1, name }) => (
+        <SvgText
+          key={name}
+          x={(x0 + x1) / 2}
+          y={SECTION.base - 10}
+          size={13}
+          textAnchor="middle"
+          fill="var(--bm-colors-ink2)"
+        >
+          {x1 - x0 > 60 ? `${name}, bare` : 'bare'}
+        </SvgText>
+      ))}
+    </g>
+  );
+}
+
 /** Name and state of each lamina that is tall enough, over what stands in it. */
-function Names({ layout, laminae }: { layout: SectionLayout; laminae: readonly SectionLamina[] }) {
+function Names({ layout, laminae }: { layout: FaceLayout; laminae: readonly SectionLamina[] }) {
   return layout.laminae.map((lamina, i) => {
     const { state, name } = laminae[i] ?? { state: 'planned' as const, name: '' };
     if (lamina.bottomPx - lamina.topPx < 20) return null;
-    const over = layout.reliefPath !== '' || state === 'leathery' || state === 'recoat open';
+    const over = layout.reliefPaths.length > 0 || state === 'leathery' || state === 'recoat open';
     return (
       <SvgText
         key={lamina.id}
@@ -186,11 +285,24 @@ function laminaWords(lamina: SectionLamina, topM: number, show: Format['show']):
 }
 
 /** The piece cut through: substrate hatched, each coat at its true relative thickness, the newest on top. */
-export function SectionDrawing({ area, support, laminae, line = CENTRE_CUT, editable }: Props) {
+export function SectionDrawing({
+  area,
+  support,
+  cut,
+  laminae: all,
+  layerNames,
+  told: toldIds,
+  freed,
+  beads = [],
+  line = CENTRE_CUT,
+  editable,
+}: Props) {
   const { show } = useFormat();
   const [frozen, setFrozen] = useState<number | null>(null);
-  const cut = cutShape(area.shape, line);
-  const layout = layoutSection(laminae, cut, edgeKindsOf(area), frozen, area.relief);
+  const layout = layoutFace(cut.stretches, cut.widthM, cut.ends, cut.walls, frozen, freed);
+  // As they are drawn: a film that the cut misses is not there.
+  const laminae = layout.laminae.flatMap((d) => all.find((l) => l.id === d.id) ?? []);
+  const beside = (id: string) => toldIds === undefined || toldIds.includes(id);
   const dragged = laminae.find((l) => l.id === editable?.id);
   const drawn = layout.laminae.find((l) => l.id === editable?.id);
   const told = laminae.map((l) => `${l.name}: ${STATE_WORDS[l.state]}`).join('; ');
@@ -219,10 +331,18 @@ export function SectionDrawing({ area, support, laminae, line = CENTRE_CUT, edit
           </path>
         );
       })}
-      <Standing layout={layout} taped={area.kind !== 'recess'} />
+      <Layers layout={layout} names={layerNames} />
+      {beads.map((bead) => (
+        <BeadShape key={`${bead.id} ${bead.atM}`} bead={bead} layout={layout} />
+      ))}
+      <Standing layout={layout} freed={freed} taped={area.kind !== 'recess'} />
       <Names layout={layout} laminae={laminae} />
       <Substrate layout={layout} area={area} support={support} />
-      <Dimensions layout={layout} laminae={laminae} editableId={editable?.id} />
+      <Dimensions
+        layout={{ ...layout, laminae: layout.laminae.filter((l) => beside(l.id)) }}
+        laminae={laminae.filter((l) => beside(l.id))}
+        editableId={editable?.id}
+      />
       <ScaleBar layout={layout} widthM={cut.widthM} />
       {editable && dragged && drawn && (
         <Handle

@@ -1,2 +1,3 @@
 export { SectionDrawing } from './SectionDrawing';
-export { layoutSection, scaleBarM, wallPath, type SectionLamina } from './layout';
+export { scaleBarM } from './labels';
+export { layoutSection, wallPath, type SectionLamina, type Stretch } from './layout';

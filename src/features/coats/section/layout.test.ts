@@ -1,5 +1,7 @@
 import { stacked } from '@/core/coat/test/stacked';
-import { labelHeights, layoutSection, scaleBarM, SECTION } from './layout';
+import { SECTION } from './filmPath';
+import { labelHeights, scaleBarM } from './labels';
+import { layoutSection } from './layout';
 
 describe('the section drawing', () => {
   const cut = { widthM: 0.6, leftSide: 3, rightSide: 1 };

@@ -8,18 +8,9 @@ import {
 } from '@/core/coat';
 import type { Cut } from '@/core/geometry';
 import type { CoatState } from '@/core/resin';
-import { isWall, type EdgeKind } from '@/core/piece';
+import { isDam, isWall, type EdgeKind, type LayerKind } from '@/core/piece';
+import { CUT_PX, laminaPath, partEnd, partPath, SECTION, type FilmStep } from './filmPath';
 
-/** Drawing size in its own units. */
-export const SECTION = {
-  width: 690,
-  height: 400,
-  left: 40,
-  right: 166,
-  base: 300,
-  depth: 58,
-} as const;
-const CUT_PX = SECTION.width - SECTION.left - SECTION.right;
 /** Height for the coats, leaving air above to drag into. */
 const ROOM_PX = 205;
 
@@ -60,81 +51,33 @@ const RIM_LENGTH_M = 1.9e-3;
 /** Places at which the section meets relief. */
 const PLACES = 56;
 
-function reliefPath(relief: readonly ReliefHeights[], filmPxPerM: number): string {
-  const step = CUT_PX / PLACES;
-  return reliefHeights(relief, PLACES)
+function reliefPath(
+  relief: readonly ReliefHeights[],
+  filmPxPerM: number,
+  [x0, x1]: readonly [number, number] = [SECTION.left, SECTION.left + CUT_PX],
+): string {
+  const places = Math.max(1, Math.round((PLACES * (x1 - x0)) / CUT_PX));
+  const step = (x1 - x0) / places;
+  const low = Math.min(...relief.map((r) => r.standsOnM ?? 0));
+  // What covers its place is one rough surface; what stands apart is drawn piece by piece.
+  if (relief.some((r) => r.share >= 1)) {
+    const y = (m: number) => (SECTION.base - m * filmPxPerM).toFixed(1);
+    const heights = reliefHeights(relief, places);
+    const points = heights.map((m, i) => {
+      const next = (m + (heights[i + 1] ?? m)) / 2;
+      return `Q${(x0 + (i + 0.5) * step).toFixed(1)} ${y(m)} ${(x0 + (i + 1) * step).toFixed(1)} ${y(next)}`;
+    });
+    return `M${x0} ${y(low)} L${x0} ${y(heights[0] ?? low)} ${points.join(' ')} L${x1} ${y(low)} Z`;
+  }
+  return reliefHeights(relief, places)
     .map((heightM, i) => {
-      if (heightM <= 0) return '';
-      const x = SECTION.left + i * step;
-      const y = (heightM * filmPxPerM).toFixed(1);
-      return `M${x.toFixed(1)} ${SECTION.base} l${(step * 0.28).toFixed(1)} -${y} h${(step * 0.44).toFixed(1)} l${(step * 0.28).toFixed(1)} ${y} Z`;
+      if (heightM <= low) return '';
+      const x = x0 + i * step;
+      const y = ((heightM - low) * filmPxPerM).toFixed(1);
+      const base = (SECTION.base - low * filmPxPerM).toFixed(1);
+      return `M${x.toFixed(1)} ${base} l${(step * 0.28).toFixed(1)} -${y} h${(step * 0.44).toFixed(1)} l${(step * 0.28).toFixed(1)} ${y} Z`;
     })
     .join('');
-}
-
-/** Width of the film drawn down an open edge, px: its own scale is that of the heights, at least a line. */
-const edgePx = (index: number): number => 4 + index * 3.5;
-
-/** Surface of a film from a rim inwards, over its thickness: it ends in a dome about a capillary length wide. */
-const ROUND = [0, 0.1, 0.25, 0.5, 0.8, 1.2, 1.8, 2.6, 4].map((x) => [x, 1 - Math.exp(-x)] as const);
-const ROUND_FULL = 1 - Math.exp(-4);
-
-interface End {
-  readonly kind: EdgeKind;
-  /** Where the rim is, and which way is inwards. */
-  readonly x: number;
-  readonly inwards: 1 | -1;
-}
-
-/** The surface near one end, from the rim inwards. */
-function endPoints(end: End, top: number, bottom: number, lengthPx: number): string[] {
-  if (end.kind !== 'doming') return [`${end.x} ${top}`];
-  return ROUND.map(
-    ([x, y]) =>
-      `${(end.x + end.inwards * x * lengthPx).toFixed(1)} ${(bottom - ((bottom - top) * y) / ROUND_FULL).toFixed(1)}`,
-  );
-}
-
-function laminaPath(
-  top: number,
-  bottom: number,
-  index: number,
-  left: EdgeKind,
-  right: EdgeKind,
-  lengthPx: number,
-): string {
-  const [x0, x1] = [SECTION.left, SECTION.left + CUT_PX];
-  const foot = SECTION.base + SECTION.depth - 16;
-  const over = edgePx(index);
-  const inner = index === 0 ? 0 : edgePx(index - 1);
-  const r = Math.min(18, Math.max(3, SECTION.base - top));
-  const ends = (end: End) => endPoints(end, top, bottom, lengthPx);
-  const leftSide =
-    left === 'open'
-      ? `M${x0 - inner} ${bottom} L${x0 - inner} ${foot} L${x0 - over} ${foot} L${x0 - over} ${top + r} Q${x0 - over} ${top} ${x0 - over + r} ${top}`
-      : `M${x0} ${bottom} ${ends({ kind: left, x: x0, inwards: 1 })
-          .map((p) => `L${p}`)
-          .join(' ')}`;
-  const rightSide =
-    right === 'open'
-      ? `L${x1 + over - r} ${top} Q${x1 + over} ${top} ${x1 + over} ${top + r} L${x1 + over} ${foot} L${x1 + inner} ${foot} L${x1 + inner} ${bottom}`
-      : `${ends({ kind: right, x: x1, inwards: -1 })
-          .reverse()
-          .map((p) => `L${p}`)
-          .join(' ')} L${x1} ${bottom}`;
-  return `${leftSide} ${rightSide} Z`;
-}
-
-/** Right end of a coat on a part of the face, px. */
-const partEnd = (coverage: number): number =>
-  SECTION.left + CUT_PX / 2 + Math.max(10, (coverage * CUT_PX) / 2);
-
-/** A coat on a part of the face: a mound in the middle, as wide as its share. */
-function partPath(top: number, bottom: number, coverage: number): string {
-  const b = partEnd(coverage);
-  const a = 2 * SECTION.left + CUT_PX - b;
-  const r = Math.min(8, (b - a) / 4);
-  return `M${a} ${bottom} Q${a} ${top} ${a + r} ${top} L${b - r} ${top} Q${b} ${top} ${b} ${bottom} Z`;
 }
 
 /** A wall at an end that has one, a little taller than the coats; null at any other end. */
@@ -143,8 +86,175 @@ export const wallPath = (kind: EdgeKind, side: 'left' | 'right', topPx: number):
     ? `M${side === 'left' ? SECTION.left - 5 : SECTION.left + CUT_PX} ${topPx - 12} h5 V${SECTION.base + 26} h-5 Z`
     : null;
 
+/** What lies on one place along a cut. */
+export interface Stretch {
+  /** From the left end of the cut, m. */
+  readonly fromM: number;
+  readonly toM: number;
+  readonly films: readonly SectionFilm[];
+  readonly layers: readonly {
+    readonly id: string;
+    readonly kind: LayerKind;
+    readonly bottomM: number;
+    readonly topM: number;
+    /** It covers the place evenly: drawn as a band; else it stands up as relief. */
+    readonly even: boolean;
+  }[];
+  readonly relief: readonly ReliefHeights[];
+  readonly bare: boolean;
+  readonly name: string;
+}
+
+export interface DrawnBand {
+  readonly id: string;
+  readonly kind: LayerKind;
+  readonly path: string;
+  readonly middle: readonly [x: number, y: number];
+  readonly tallPx: number;
+}
+
+export interface FaceLayout extends SectionLayout {
+  readonly bands: readonly DrawnBand[];
+  readonly reliefPaths: readonly { readonly d: string; readonly kind: LayerKind | null }[];
+  /** Where a wall stands between two places: x and its top, px. */
+  readonly inner: readonly { readonly x: number; readonly topPx: number }[];
+  readonly bare: readonly { readonly x0: number; readonly x1: number; readonly name: string }[];
+}
+
+const isPart = ({ coverage = 1 }: SectionFilm): boolean => coverage < RAISES_FROM;
+
+const NONE: ReadonlySet<string> = new Set();
+
+/** Whether what lies beside a film stands as high: then it ends against that, and not by itself. */
+const isHeld = (film: SectionFilm | undefined, beside: Stretch | undefined): boolean =>
+  film !== undefined &&
+  beside !== undefined &&
+  Math.max(0, ...beside.layers.map((l) => l.topM), ...beside.films.map((f) => f.topM)) >
+    film.bottomM + (film.topM - film.bottomM) / 2;
+
+/** Rows of neighbouring stretches on which a film lies. */
+function rowsOf(stretches: readonly Stretch[], id: string): number[][] {
+  const rows: number[][] = [];
+  stretches.forEach((s, i) => {
+    if (!s.films.some((f) => f.id === id)) return;
+    const row = rows.at(-1);
+    const before = stretches[i - 1];
+    if (row && row.at(-1) === i - 1 && before && Math.abs(before.toM - s.fromM) < 1e-6) row.push(i);
+    else rows.push([i]);
+  });
+  return rows;
+}
+
 /**
- * Places every lamina of a section on the drawing.
+ * Places everything that a cut through a face meets on the drawing.
+ * @param stretches from left to right, as far as places go @param widthM of the whole cut
+ * @param ends kinds of the edges at its two ends @param walls between places, m from the left end and over the ground
+ * @param frozen exaggeration to keep while a surface is dragged
+ * @param freed films that are poured when the dams at its ends have come off
+ */
+export function layoutFace(
+  stretches: readonly Stretch[],
+  widthM: number,
+  ends: readonly [left: EdgeKind, right: EdgeKind],
+  walls: readonly { readonly atM: number; readonly heightM: number }[] = [],
+  frozen: number | null = null,
+  freed: ReadonlySet<string> = NONE,
+): FaceLayout {
+  const films = stretches.flatMap((s) => s.films);
+  const tallest = Math.max(
+    0,
+    ...stretches.map((s) => tallestRelief(s.relief)),
+    ...stretches.flatMap((s) => s.layers.map((l) => l.topM)),
+    ...walls.map((w) => w.heightM),
+  );
+  const exaggeration =
+    frozen ?? sectionStack(films, widthM, ROOM_PX / CUT_PX, tallest).exaggeration;
+  const pxPerM = CUT_PX / widthM;
+  const filmPxPerM = pxPerM * exaggeration;
+  const [left, right] = ends;
+  // A rim is a capillary length of resin, some 2 mm, drawn no narrower than can be seen.
+  const lengthPx = Math.min(CUT_PX / 8, Math.max(5, RIM_LENGTH_M * pxPerM));
+  const x = (m: number) => SECTION.left + m * pxPerM;
+  const y = (m: number) => SECTION.base - m * filmPxPerM;
+  const wallAt = (m: number) => walls.some((w) => Math.abs(w.atM - m) < 1e-6);
+  const lowest = (id: string) => Math.min(...films.flatMap((f) => (f.id === id ? f.bottomM : [])));
+  const ids = [...new Set(films.map((f) => f.id))].sort((a, b) => lowest(a) - lowest(b));
+  const laminae = ids.map((id, i): DrawnLamina => {
+    const rows = rowsOf(stretches, id);
+    const filmOn = (at: number) => stretches[at]?.films.find((f) => f.id === id);
+    const widest = rows.flat().reduce(
+      (best, k) => {
+        const wide = (stretches[k]?.toM ?? 0) - (stretches[k]?.fromM ?? 0);
+        return wide > best.wide ? { wide, k } : best;
+      },
+      { wide: -1, k: 0 },
+    );
+    const main = filmOn(widest.k);
+    const [topM, bottomM] = [main?.topM ?? 0, main?.bottomM ?? 0];
+    const part = main !== undefined && isPart(main);
+    const paths = rows.map((row) => {
+      const steps = row.flatMap((k): FilmStep[] => {
+        const [s, f] = [stretches[k], filmOn(k)];
+        return s && f
+          ? [{ x0: x(s.fromM), x1: x(s.toM), top: y(f.topM), bottom: y(f.bottomM) }]
+          : [];
+      });
+      const [from, to] = [stretches[row[0] ?? 0]?.fromM ?? 0, stretches[row.at(-1) ?? 0]?.toM ?? 0];
+      const atLeft = from < 1e-6;
+      const atRight = to > widthM - 1e-6;
+      const [a, b] = [row[0] ?? 0, row.at(-1) ?? 0];
+      const end = (kind: EdgeKind): EdgeKind => (freed.has(id) && isDam(kind) ? 'open' : kind);
+      const inner = (at: number, k: number, beside: number): EdgeKind =>
+        wallAt(at) || isHeld(filmOn(k), stretches[beside]) ? 'raised line' : 'line';
+      return laminaPath(
+        steps,
+        i,
+        atLeft ? end(left) : inner(from, a, a - 1),
+        atRight ? end(right) : inner(to, b, b + 1),
+        lengthPx,
+      );
+    });
+    const coverage = main?.coverage ?? 1;
+    return {
+      ...{ id, topPx: y(topM), bottomPx: y(bottomM), topM },
+      labelX: part ? partEnd(coverage) + 8 : x(stretches[widest.k]?.fromM ?? 0) + 14,
+      path: part ? partPath(y(topM), y(bottomM), coverage) : paths.join(' '),
+    };
+  });
+  return {
+    ...{ laminae, exaggeration, pxPerM, filmPxPerM, left, right },
+    reliefPath: '',
+    reliefPaths: stretches
+      .filter((s) => s.relief.length > 0)
+      .map((s) => ({
+        d: reliefPath(s.relief, filmPxPerM, [x(s.fromM), x(s.toM)]),
+        kind: s.layers.at(-1)?.kind ?? null,
+      })),
+    bands: stretches.flatMap((s) =>
+      s.layers
+        .filter((l) => l.even)
+        .map((l): DrawnBand => {
+          // What is thinner than a line is drawn as one.
+          const tallPx = Math.max(2.5, y(l.bottomM) - y(l.topM));
+          const top = y(l.bottomM) - tallPx;
+          return {
+            ...{ id: l.id, kind: l.kind, tallPx },
+            path: `M${x(s.fromM)} ${y(l.bottomM)} H${x(s.toM)} V${top} H${x(s.fromM)} Z`,
+            middle: [(x(s.fromM) + x(s.toM)) / 2, top + tallPx / 2],
+          };
+        }),
+    ),
+    inner: walls.map((w) => ({ x: x(w.atM), topPx: y(w.heightM) })),
+    bare: stretches
+      .filter((s) => s.bare)
+      .map((s) => ({ x0: x(s.fromM), x1: x(s.toM), name: s.name })),
+    x0: SECTION.left,
+    x1: SECTION.left + CUT_PX,
+  };
+}
+
+/**
+ * Places every lamina of a section through one area on the drawing.
  * @param films as `buildUp` gives them @param cut the cut and its two sides
  * @param frozen exaggeration to keep while a surface is dragged
  */
@@ -155,47 +265,8 @@ export function layoutSection(
   frozen: number | null = null,
   relief: readonly ReliefHeights[] = [],
 ): SectionLayout {
-  const stack = sectionStack(films, cut.widthM, ROOM_PX / CUT_PX, tallestRelief(relief));
-  const exaggeration = frozen ?? stack.exaggeration;
-  const pxPerM = CUT_PX / cut.widthM;
-  const filmPxPerM = pxPerM * exaggeration;
-  const left = edgeKinds[cut.leftSide] ?? 'open';
-  const right = edgeKinds[cut.rightSide] ?? 'open';
-  // A rim is a capillary length of resin, some 2 mm, drawn no narrower than can be seen.
-  const lengthPx = Math.min(CUT_PX / 8, Math.max(5, RIM_LENGTH_M * pxPerM));
-  const laminae = stack.laminae.map((lamina, i): DrawnLamina => {
-    const topPx = SECTION.base - lamina.topM * filmPxPerM;
-    const bottomPx = SECTION.base - lamina.bottomM * filmPxPerM;
-    const coverage = films[i]?.coverage ?? 1;
-    const part = coverage < RAISES_FROM;
-    return {
-      ...{ id: lamina.id, topPx, bottomPx, topM: lamina.topM },
-      labelX: part ? partEnd(coverage) + 8 : SECTION.left + 14,
-      path: part
-        ? partPath(topPx, bottomPx, coverage)
-        : laminaPath(topPx, bottomPx, i, left, right, lengthPx),
-    };
-  });
-  return {
-    ...{ laminae, exaggeration, pxPerM, filmPxPerM, left, right },
-    reliefPath: reliefPath(relief, filmPxPerM),
-    x0: SECTION.left,
-    x1: SECTION.left + CUT_PX,
-  };
-}
-
-/** A length for the scale bar, m, about a fifth of the cut and round in the unit it is shown in. */
-export function scaleBarM(widthM: number, unitM = 1e-3): number {
-  const wanted = widthM / 5 / unitM;
-  const power = 10 ** Math.floor(Math.log10(wanted));
-  return unitM * ([5, 2, 1].map((n) => n * power).find((n) => n <= wanted) ?? power);
-}
-
-/** Heights of the thickness figures, px: at the middle of each lamina, pushed up where laminae are thin. */
-export function labelHeights(laminae: readonly DrawnLamina[]): number[] {
-  const LINE_PX = 19;
-  return laminae.reduce<number[]>((placed, lamina) => {
-    const lowest = (placed[placed.length - 1] ?? SECTION.base + 6 + LINE_PX) - LINE_PX;
-    return [...placed, Math.min((lamina.topPx + lamina.bottomPx) / 2 + 5, lowest)];
-  }, []);
+  const stretch = { fromM: 0, toM: cut.widthM, films, layers: [], relief, bare: false, name: '' };
+  const ends = [edgeKinds[cut.leftSide] ?? 'open', edgeKinds[cut.rightSide] ?? 'open'] as const;
+  const face = layoutFace([stretch], cut.widthM, ends, [], frozen);
+  return { ...face, reliefPath: face.reliefPaths[0]?.d ?? '' };
 }

@@ -5,7 +5,7 @@ import { bendSegment, type Path, type Point } from '@/core/geometry';
 import { Button } from '@/ui/Button';
 import { SvgText } from '@/ui/SvgText';
 import { useSurvey } from '../SurveyContext';
-import { drawnPath, type Corner, type Drawing } from './drawing';
+import { drawnLine, drawnPath, type Corner, type Drawing } from './drawing';
 import { usePlan } from './planView';
 
 /** Path data of the stretches so far, curved ones as they will be. */
@@ -42,11 +42,13 @@ interface Props {
   readonly drawing: Drawing;
   readonly onDrawing: (d: Drawing) => void;
   readonly onFinish: (path: Path) => void;
+  /** A line that is left open: Enter at its last point finishes it. */
+  readonly onLine?: (points: readonly Point[]) => void;
   readonly onCancel: () => void;
 }
 
 /** Takes clicks, taps and keys while an outline is drawn. */
-export function DrawLayer({ drawing, onDrawing, onFinish, onCancel }: Props) {
+export function DrawLayer({ drawing, onDrawing, onFinish, onLine, onCancel }: Props) {
   const plan = usePlan();
   const { format } = useSurvey();
   const { points, cursor, curved } = drawing;
@@ -54,13 +56,15 @@ export function DrawLayer({ drawing, onDrawing, onFinish, onCancel }: Props) {
   const first = points[0];
   const place = (p: Point) => plan.caught(p, last ? [last.at] : []);
   const closes = (p: Point) => {
-    if (!first || points.length < 3) return false;
+    if (onLine || !first || points.length < 3) return false;
     const [a, b] = [plan.onScreen(first.at), plan.onScreen(p)];
     return Math.hypot(a[0] - b[0], a[1] - b[1]) <= CLOSE_PX;
   };
   const add = (p: Point) => {
     const path = closes(p) ? drawnPath(drawing, curved) : null;
     if (path) return onFinish(path);
+    const line = onLine && last ? drawnLine(drawing) : null;
+    if (line && Math.hypot(p[0] - last!.at[0], p[1] - last!.at[1]) <= 1e-6) return onLine?.(line);
     const apart = !last || Math.hypot(p[0] - last.at[0], p[1] - last.at[1]) > 1e-6;
     if (apart) onDrawing({ points: [...points, { at: p, curved }], cursor: p, curved });
   };
@@ -75,7 +79,9 @@ export function DrawLayer({ drawing, onDrawing, onFinish, onCancel }: Props) {
     else if (e.key === 'c') onDrawing({ ...drawing, curved: !curved });
     else if (e.key === 'Backspace') onDrawing({ ...drawing, points: points.slice(0, -1) });
     else if (e.key === 'f') {
-      const path = drawnPath(drawing, curved);
+      const line = onLine ? drawnLine(drawing) : null;
+      const path = onLine ? null : drawnPath(drawing, curved);
+      if (line) onLine?.(line);
       if (path) onFinish(path);
     } else if (e.key === 'Escape') onCancel();
     else return;
@@ -131,8 +137,9 @@ export function DrawLayer({ drawing, onDrawing, onFinish, onCancel }: Props) {
 }
 
 /** What to do while drawing, with its buttons. */
-export function DrawBar({ drawing, onDrawing, onFinish, onCancel }: Props) {
-  const path = drawnPath(drawing, drawing.curved);
+export function DrawBar({ drawing, onDrawing, onFinish, onLine, onCancel }: Props) {
+  const path = onLine ? null : drawnPath(drawing, drawing.curved);
+  const line = onLine ? drawnLine(drawing) : null;
   const { points, curved } = drawing;
   return (
     <Flex
@@ -145,9 +152,13 @@ export function DrawBar({ drawing, onDrawing, onFinish, onCancel }: Props) {
       fontSize="sm"
     >
       <span>
-        {points.length < 3
-          ? 'Click each corner in turn.'
-          : 'Click the first corner again to close it.'}
+        {onLine
+          ? points.length < 2
+            ? 'Click where the line begins, outside or on the edge, and each turn of it.'
+            : 'Click the last point again, or Finish.'
+          : points.length < 3
+            ? 'Click each corner in turn.'
+            : 'Click the first corner again to close it.'}
       </span>
       <Button
         size="sm"
@@ -163,7 +174,15 @@ export function DrawBar({ drawing, onDrawing, onFinish, onCancel }: Props) {
       >
         One point back
       </Button>
-      <Button size="sm" variant="ink" disabled={!path} onClick={() => path && onFinish(path)}>
+      <Button
+        size="sm"
+        variant="ink"
+        disabled={!path && !line}
+        onClick={() => {
+          if (path) onFinish(path);
+          if (line) onLine?.(line);
+        }}
+      >
         Finish
       </Button>
       <Button size="sm" variant="quiet" onClick={onCancel}>

@@ -98,17 +98,27 @@ export function PlanArea({ area, selected, chosen, underlay, onChooseBare }: Are
   const path = shape ? shapePath(shape) : area.outline;
   if (!path) return null;
   const recess = area.kind === 'recess';
+  // Holes of a place are other places, not bare parts of its own.
+  const bareParts = area.partOf === null ? area.keepBare : [];
   return (
     <g opacity={selected ? 1 : 0.75}>
       <path
         d={pathD(path, place)}
-        fill={recess ? 'url(#hatch-plastic)' : 'var(--bm-colors-amber-wash)'}
+        fill={
+          area.cuts.length > 0
+            ? 'none'
+            : area.bare
+              ? 'url(#keep-bare)'
+              : recess
+                ? 'url(#hatch-plastic)'
+                : 'var(--bm-colors-amber-wash)'
+        }
         fillOpacity={underlay ? 0.35 : 1}
         stroke={selected ? 'none' : 'var(--bm-colors-ink)'}
         strokeWidth="1.5"
         strokeDasharray={recess ? '3 2' : undefined}
       />
-      {area.keepBare.map((bare, i) => (
+      {bareParts.map((bare, i) => (
         <path
           key={i}
           d={pathD(bare, place)}

@@ -6,6 +6,7 @@ import { useSurvey } from '../SurveyContext';
 import { MarkPoints } from './MarkPoints';
 import { PathHandles } from './PathHandles';
 import { Grid, PlanArea } from './PlanAreas';
+import { PlaceNames } from './PlaceNames';
 import { usePlan, type Chosen, type Tool } from './planView';
 import { SizeHandles } from './SizeHandles';
 import { Underlay } from './Underlay';
@@ -65,8 +66,11 @@ export function PlanContents({
           onChooseBare={(b) => onChoose({ part: b, corner: null })}
         />
       ))}
-      {shape && tool === 'select' && <SizeHandles shape={shape} at={area.at} />}
-      {path && tool === 'select' && (
+      {tool === 'select' && <PlaceNames visible={visible} />}
+      {shape && tool === 'select' && area.partOf === null && (
+        <SizeHandles shape={shape} at={area.at} />
+      )}
+      {path && tool === 'select' && area.partOf === null && (
         <PathHandles
           path={path}
           part={part?.part ?? 'outline'}

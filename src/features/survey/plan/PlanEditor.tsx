@@ -10,7 +10,9 @@ import { planPoints, shapeNow } from '../readShape';
 import { useSurvey } from '../SurveyContext';
 import { Dimensions } from './Dimensions';
 import { DrawBar, DrawLayer } from './DrawLayer';
-import { EMPTY_DRAWING } from './drawing';
+import type { CutLine } from '@/core/places';
+import { cutHere } from '../places';
+import { cutRing, EMPTY_DRAWING } from './drawing';
 import { EmptyPlan, PlanContents } from './PlanContents';
 import { PlanContext, type Chosen, type Tool } from './planView';
 import { SelectionBar } from './SelectionBar';
@@ -18,9 +20,18 @@ import { ToolBar, ViewBar } from './Toolbar';
 import { usePlanView } from './usePlanView';
 
 /** What a finished drawing becomes, by the tool that drew it. */
-function useFinish(done: () => void) {
-  const { area, edit, editArea, select, draft, format } = useSurvey();
-  return (tool: Tool, path: Path) => {
+function useFinish(done: () => void, onTrouble: (why: string | null) => void) {
+  const { area, edit, editArea, index, select, draft, format } = useSurvey();
+  const cut = (line: CutLine) => {
+    const made = cutHere(draft, index, line, format, newId<'area'>);
+    onTrouble(made.ok ? null : made.why);
+    if (!made.ok) return;
+    edit(() => made.draft);
+    select(made.draft.areas.length - 1);
+    done();
+  };
+  const finish = (tool: Tool, path: Path) => {
+    if (tool === 'place') return cut({ points: cutRing(path), closed: true });
     const local: Path = { ...centrePath(path).path };
     if (tool === 'draw')
       editArea({
@@ -58,11 +69,13 @@ function useFinish(done: () => void) {
     }
     done();
   };
+  return { finish, cut };
 }
 
 /** Which areas are shown with the chosen one. */
 function visibleAreas(areas: readonly AreaDraft[], area: AreaDraft): readonly AreaDraft[] {
-  if (area.kind === 'back' || area.kind === 'edge band') return [area];
+  if (area.kind === 'edge band') return [area];
+  if (area.kind === 'back') return areas.filter((a) => a.kind === 'back');
   return areas.filter((a) => a.kind === 'face' || a.kind === 'recess');
 }
 
@@ -89,6 +102,8 @@ function usePath(chosen: Chosen | null) {
   return { shape, part, path, change, drag };
 }
 
+const DRAWS: readonly Tool[] = ['draw', 'cut', 'place', 'bare', 'recess'];
+
 /** The plan of a piece: make outlines and change them, by mouse, touch or keyboard. */
 export function PlanEditor() {
   const { draft, area, format, edit } = useSurvey();
@@ -97,6 +112,7 @@ export function PlanEditor() {
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [drawing, setDrawing] = useState(EMPTY_DRAWING);
   const [tracing, setTracing] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
   const visible = useMemo(() => visibleAreas(draft.areas, area), [draft.areas, area]);
   const points = useMemo(() => visible.flatMap((a) => planPoints(a, format)), [visible, format]);
   const { plan, box, setSvg, zoom, fit } = usePlanView(points, points, snapping);
@@ -104,9 +120,10 @@ export function PlanEditor() {
   const leave = () => {
     setTool('select');
     setDrawing(EMPTY_DRAWING);
+    setTrouble(null);
   };
-  const finish = useFinish(leave);
-  const draws = tool === 'draw' || tool === 'bare' || tool === 'recess';
+  const { finish, cut } = useFinish(leave, setTrouble);
+  const draws = DRAWS.includes(tool);
   const pickTool = (next: Tool) => {
     setTool(next);
     setDrawing({ ...EMPTY_DRAWING, cursor: plan.view.middle });
@@ -127,6 +144,9 @@ export function PlanEditor() {
     drawing,
     onDrawing: setDrawing,
     onFinish: (p: Path) => finish(tool, p),
+    ...(tool === 'cut' && {
+      onLine: (points: readonly Point[]) => cut({ points, closed: false }),
+    }),
     onCancel: leave,
   };
   return (
@@ -145,6 +165,11 @@ export function PlanEditor() {
         overflow="hidden"
       >
         <Box position="absolute" zIndex="1" top="1" left="1" right="1" pointerEvents="none">
+          {trouble && (
+            <Box role="alert" color="oxide" fontWeight="600" bg="rgba(255,253,248,.92)" px="1">
+              ▲ {trouble}
+            </Box>
+          )}
           {draws ? (
             <DrawBar {...layer} />
           ) : (
@@ -176,7 +201,9 @@ export function PlanEditor() {
           />
           {draws && <DrawLayer {...layer} />}
         </svg>
-        {shape && tool === 'select' && <Dimensions shape={shape} at={area.at} onChange={change} />}
+        {shape && tool === 'select' && area.partOf === null && (
+          <Dimensions shape={shape} at={area.at} onChange={change} />
+        )}
         {!shape && visible.length <= 1 && !draws && <EmptyPlan />}
       </Box>
       {tracing && <TracePanel onClose={() => setTracing(false)} />}

@@ -10,6 +10,8 @@ import {
   Minus,
   Redo2,
   Scissors,
+  Shapes,
+  Slice,
   SquareDashed,
   Target,
   Triangle,
@@ -23,6 +25,8 @@ import type { Tool } from './planView';
 const TOOLS: readonly (readonly [Tool, string, LucideIcon])[] = [
   ['select', 'Select', MousePointer2],
   ['draw', 'Draw outline', PenTool],
+  ['cut', 'Cut', Slice],
+  ['place', 'Place', Shapes],
   ['bare', 'Bare part', Scissors],
   ['recess', 'Recess', SquareDashed],
   ['hardware', 'Hardware', Target],

@@ -1,4 +1,13 @@
-import { bendSegment, pathArea, reversePath, type Path, type Point } from '@/core/geometry';
+import {
+  bendSegment,
+  flattenPath,
+  flattenSegment,
+  pathArea,
+  reversePath,
+  walk,
+  type Path,
+  type Point,
+} from '@/core/geometry';
 
 /** A corner that was set while drawing. */
 export interface Corner {
@@ -31,3 +40,25 @@ export function drawnPath(
   const path = ends.reduce((p, end, i) => (end.curved ? bendSegment(p, i, true) : p), straight);
   return pathArea(path) < 0 ? reversePath(path) : path;
 }
+
+/** Curves of a cut are kept as straight pieces so close to them, m. */
+const CUT_FLAT_M = 0.02e-3;
+
+/** The open line through the points; null with fewer than two. */
+export function drawnLine({ points }: Pick<Drawing, 'points'>): readonly Point[] | null {
+  const [first, ...rest] = points;
+  if (!first || rest.length === 0) return null;
+  const straight: Path = {
+    start: first.at,
+    segments: [...rest, first].map(({ at }) => ({ kind: 'line', to: at })),
+  };
+  const path = rest.reduce((p, end, i) => (end.curved ? bendSegment(p, i, true) : p), straight);
+  const open = [...walk(path)].slice(0, rest.length);
+  return [
+    first.at,
+    ...open.flatMap(({ from, segment }) => flattenSegment(from, segment, CUT_FLAT_M).slice(1)),
+  ];
+}
+
+/** A closed path as the points of a cut. */
+export const cutRing = (path: Path): readonly Point[] => flattenPath(path, CUT_FLAT_M);

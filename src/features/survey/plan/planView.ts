@@ -13,7 +13,7 @@ export interface Size {
   readonly height: number;
 }
 
-export type Tool = 'select' | 'draw' | 'bare' | 'recess' | 'hardware' | 'prop';
+export type Tool = 'select' | 'draw' | 'cut' | 'place' | 'bare' | 'recess' | 'hardware' | 'prop';
 
 /** What is chosen on the plan: a path of the area (its outline or a bare part) and a corner of it. */
 export interface Chosen {
