@@ -13,7 +13,7 @@ async function reliefTile(page: Page): Promise<void> {
   await page.getByLabel('Height', { exact: true }).fill('150 mm');
   await page.getByRole('tab', { name: 'Edges' }).click();
   for (const edge of ['Top', 'Right', 'Bottom', 'Left'])
-    await page.getByLabel(edge, { exact: true }).selectOption('dammed');
+    await page.getByLabel(edge, { exact: true }).selectOption('tape wall');
   await page.getByRole('tab', { name: 'Surface' }).click();
   await page.getByRole('button', { name: 'Add relief' }).click();
   await page.getByLabel('What stands up').selectOption('flakes');

@@ -41,7 +41,7 @@ test('an outline from SVG with a bare part, exported and imported alike', async 
   await page.getByLabel('What seat is').selectOption('bare');
   await expect(area).toHaveText(/568\scm²/);
   await page.getByRole('tab', { name: 'Edges' }).click();
-  await page.getByRole('button', { name: 'All edges dammed' }).click();
+  await page.getByRole('button', { name: 'All edges tape wall' }).click();
   await expectAccessible(page);
   const plan = await downloaded(page, () =>
     page.getByRole('button', { name: /Export the plan/ }).click(),
@@ -92,12 +92,12 @@ test('the demo’s drawn piece keeps its handle bare', async ({ page }) => {
   await openPiece(page, 'Guard’s paddle', 'survey');
   await expect(page.getByRole('button', { name: /Area of one face/ })).toHaveText(/91\d\scm²/);
   await page.getByRole('tab', { name: 'Edges' }).click();
-  await page.getByLabel('Edge 1', { exact: true }).selectOption('dammed');
+  await page.getByLabel('Edge 1', { exact: true }).selectOption('tape wall');
   await page.getByRole('button', { name: 'Save the survey' }).click();
   await expect(page.getByText(/^Saved/)).toBeVisible();
   await reloadStored(page);
   await page.getByRole('tab', { name: 'Edges' }).click();
-  await expect(page.getByLabel('Edge 1', { exact: true })).toHaveValue('dammed');
+  await expect(page.getByLabel('Edge 1', { exact: true })).toHaveValue('tape wall');
 
   // Its width over all is typed: outline and bare handle follow, 340 to 400 mm is 913 to 1074 cm².
   await page.getByRole('button', { name: /^Width over all/ }).click();

@@ -19,7 +19,7 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
   await page.getByLabel('Width', { exact: true }).fill('12 in');
   await page.getByLabel('Height', { exact: true }).fill('12 in');
   await page.getByRole('tab', { name: 'Edges' }).click();
-  await page.getByLabel('Top', { exact: true }).selectOption('dammed');
+  await page.getByLabel('Top', { exact: true }).selectOption('tape wall');
   await expect(page.getByRole('button', { name: /Area of one face/ })).toHaveText(/929\scm²/);
   await page.getByRole('button', { name: 'Add to the bench' }).click();
 

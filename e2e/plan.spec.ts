@@ -39,8 +39,8 @@ test('a hexagon by its dimensions: dragged, typed into, undone and redone', asyn
   // An edge is chosen on the plan, and told beside it.
   await page.getByRole('button', { name: /^Edge 2, open/ }).focus();
   await page.keyboard.press('Enter');
-  await page.getByLabel('Edge 2', { exact: true }).selectOption('dammed');
-  await expect(page.getByRole('button', { name: /^Edge 2, dammed/ })).toBeVisible();
+  await page.getByLabel('Edge 2', { exact: true }).selectOption('tape wall');
+  await expect(page.getByRole('button', { name: /^Edge 2, tape wall/ })).toBeVisible();
   await page.getByLabel('Profile').selectOption('round');
   await page.getByLabel('Radius').fill('5 mm');
   await expectAccessible(page);

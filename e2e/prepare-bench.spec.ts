@@ -52,6 +52,12 @@ test('the day sheet downloads and its sums are those of the pieces', async ({ pa
   for (const [name, coat] of [
     ['Timetable canvas', /Flood 1/],
     ['Signal lamp lens', /^Back/],
+    ['Dining-car serving board', /^Flood 1/],
+    ...[/^Wave 1/, /^Shallow water/, /^Wave 2/].map((c) => ['Estuary panel', c] as const),
+    ...[/^Cream/, /^Green/, /^Black/, /^Flood over/].map(
+      (c) => ['Buffer-beam roundel', c] as const,
+    ),
+    ...[/^Second fill/, /^Over the edge/].map((c) => ['Signal-lamp plaque', c] as const),
   ] as const) {
     await openPiece(page, name, 'coats');
     await page.getByRole('button', { name: coat }).first().click();
@@ -68,7 +74,8 @@ test('the day sheet downloads and its sums are those of the pieces', async ({ pa
   const sums = { alcohol: 0, 'painter’s tape 24 mm': 0, 'paper P240': 0 };
   for (const name of [
     ...['Guard’s paddle', 'Signal lamp lens', 'Timetable canvas', 'Relief map'],
-    ...['Buffet coasters', 'Platform clock face'],
+    ...['Buffet coasters', 'Platform clock face', 'Dining-car serving board'],
+    ...['Estuary panel', 'Buffer-beam roundel', 'Signal-lamp plaque'],
   ]) {
     await openPiece(page, name, 'prepare');
     await expect(takes).toBeVisible();

@@ -45,7 +45,7 @@ async function newPiece(page: Page, survey: Survey): Promise<void> {
   if (survey.dammed) {
     await page.getByRole('tab', { name: 'Edges' }).click();
     for (const edge of ['Top', 'Right', 'Bottom', 'Left'])
-      await page.getByLabel(edge, { exact: true }).selectOption('dammed');
+      await page.getByLabel(edge, { exact: true }).selectOption('tape wall');
   }
   await page.getByRole('tab', { name: 'Surface' }).click();
   if (survey.porosity) await page.getByLabel('Porosity').selectOption(survey.porosity);
@@ -186,7 +186,7 @@ test('a relief tile: loose parts, a wall of tape; latex left for three weeks is 
   await page.getByLabel('Masks, school').selectOption('latex');
   await expect(detail(page).or(step(page, /Mask/)).first()).toBeVisible();
   await choose(page, 'Mask: painter’s tape');
-  await expect(detail(page).getByText(/wall, which only tape makes/)).toBeVisible();
+  await expect(detail(page).getByText(/A tape wall is made of tape/)).toBeVisible();
   await openPiece(page, 'Guard’s paddle', 'prepare');
   await page.getByLabel('Masks, school').selectOption('latex');
   await choose(page, 'Mask: latex');

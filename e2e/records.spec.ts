@@ -106,8 +106,8 @@ test('what cannot be taken back asks first, and keeping changes nothing', async 
   await expect(page.getByRole('button', { name: 'Load the demo shop' })).toBeDisabled();
   await page.getByRole('button', { name: /Empty the shop/ }).click();
   await page.getByRole('button', { name: 'Keep as it is' }).click();
-  await expect(page.getByText('11 pieces, 3 resins.')).toBeVisible();
+  await expect(page.getByText('15 pieces, 3 resins.')).toBeVisible();
   await page.getByRole('button', { name: /Empty the shop/ }).click();
   await page.keyboard.press('Escape');
-  await expect(page.getByText('11 pieces, 3 resins.')).toBeVisible();
+  await expect(page.getByText('15 pieces, 3 resins.')).toBeVisible();
 });

@@ -49,6 +49,7 @@ export interface Stales {
   readonly 'coat not planned': { readonly verb: 'changed' | 'removed' | 'moved' | 'split' };
   readonly 'coat poured': null;
   readonly 'layer gone': null;
+  readonly 'too soft to turn': { readonly name: string; readonly fromMs: number };
   readonly 'no place to move to': null;
   readonly 'nothing goes below it': { readonly name: string };
   readonly 'session left': null;

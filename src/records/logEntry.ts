@@ -4,6 +4,7 @@ import type { Id } from './id';
 export const LOG_KINDS = [
   'piece added',
   'piece changed',
+  'piece turned',
   'coat planned',
   'coat changed',
   'coat removed',

@@ -163,6 +163,7 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
     nowMs,
     count: piece.count,
     support: piece.support,
+    up: piece.up,
     daylight: piece.use.daylight,
     hardware: piece.marks.map((m) => m.name),
     slope: piece.level ? steepest(piece.level.tilt).slope : null,
@@ -170,11 +171,11 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
     areas: told,
     coats: ofPiece(rows.coats, piece.id).map((coat) => {
       const sheet = byId(rows.resins, coat.resinId)?.sheet;
-      const { id, name, kind, order, areaIds, thicknessM, staysM, coverage } = coat;
+      const { id, name, kind, order, areaIds, thicknessM, staysM, coverage, freesDams } = coat;
       const poured = sheet ? coatInstants(coat, sheet, nowMs) : null;
       const covers = coversOf(areaIds, areas, wholes, told);
       return {
-        ...{ id, name, kind, order, areaIds, thicknessM, staysM, coverage, poured },
+        ...{ id, name, kind, order, areaIds, thicknessM, staysM, coverage, freesDams, poured },
         ...(covers && { covers }),
       };
     }),

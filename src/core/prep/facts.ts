@@ -6,6 +6,7 @@ import type {
   Damage,
   DefectKind,
   EdgeKind,
+  PieceSide,
   Porosity,
   Relief,
   Support,
@@ -101,6 +102,8 @@ export interface PrepCoat {
   readonly staysM: readonly number[];
   /** Share of its areas that it covers, 0…1. */
   readonly coverage: number;
+  /** When it has cured the dams of its areas come off. */
+  readonly freesDams?: boolean;
   /** What it covers; each of its areas by itself when left out. */
   readonly covers?: readonly PrepCover[];
   /** Null until it is poured. */
@@ -137,6 +140,8 @@ export interface PrepFacts {
   readonly nowMs: number;
   readonly count: number;
   readonly support: Support;
+  /** Which side lies up; the front when left out. */
+  readonly up?: PieceSide;
   readonly daylight: boolean;
   readonly hardware: readonly string[];
   /** Steepest slope that was read on the propped piece, rise over run; null: not read. */

@@ -18,6 +18,7 @@ export const PREP_STEPS = [
   'sand',
   'dust',
   'lay',
+  'turn',
   'mask',
   'wipe',
   'level',

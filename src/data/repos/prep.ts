@@ -5,6 +5,7 @@ import { asId, type Id, type LogKind, type Piece, type PrepRecord, TASKS } from 
 import { act, type ActionContext } from '../write';
 import { StaleActionError } from '../errors';
 import { changeLayer } from './layers';
+import { turnPiece } from './turn';
 
 /** The task of a plan that an action is about. */
 export interface TaskRef {
@@ -80,6 +81,7 @@ export function doTask(
     return changeLayer(db, context, layerIdOf(ref), {
       state: { at: 'laid', laidMs: doneMs, dryMs: null },
     });
+  if (ref.task.rule === 'turn') return turnPiece(db, context, ref.pieceId).then(() => undefined);
   return changeTask(db, context, ref, (known) => ({
     log: known?.state === 'done' ? 'prep redone' : 'prep done',
     text: result ? `${title}: ${result}` : title,

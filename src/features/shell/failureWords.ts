@@ -1,9 +1,12 @@
+import { clockText } from '@/features/common/clockText';
 import { isRefusal, StaleActionError, type Stales } from '@/data/errors';
 
 type StaleWords = { readonly [C in keyof Stales]: (data: Stales[C]) => string };
 
 const STALE: StaleWords = {
   'piece gone': () => 'This piece is no longer there.',
+  'too soft to turn': ({ name, fromMs }) =>
+    `${name} does not bear handling before ${clockText(fromMs, fromMs)}: leave the piece as it lies.`,
   'layer gone': () => 'This layer is no longer there.',
   'area needed': ({ name }) => `${name} cannot go: a coat lies or is planned on it.`,
   'coat held back': ({ name, task }) => `${name} is not ready: ${task.toLowerCase()}.`,

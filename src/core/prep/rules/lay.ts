@@ -1,4 +1,5 @@
 import { LAYER_FACTS } from '../../coat';
+import { isDam, type PieceSide } from '../../piece';
 import type { PrepContext } from '../context';
 import type { PrepCoat, PrepLayer } from '../facts';
 import type { PrepRule, TaskDraft } from '../task';
@@ -55,7 +56,71 @@ function layDraft(facts: PrepContext, layer: PrepLayer): TaskDraft | null {
   };
 }
 
+/** Which side of a piece a coat lies on; null where it goes on both, as small castings are dipped. */
+function sideOf(facts: PrepContext, coat: PrepCoat): PieceSide | null {
+  const backs = facts.areasOf(coat).map((a) => a.kind === 'back');
+  if (backs.every(Boolean)) return 'back';
+  return backs.some(Boolean) ? null : 'front';
+}
+
+/** From when on a piece can be turned: every coat that lies on it bears handling. */
+const bearsMs = (facts: PrepContext): { readonly notBeforeMs: number } | null =>
+  facts.lying.length > 0
+    ? { notBeforeMs: Math.max(...facts.lying.map((c) => c.poured?.handleMs ?? 0)) }
+    : null;
+
+function turnDraft(facts: PrepContext, coat: PrepCoat): TaskDraft | null {
+  const side = sideOf(facts, coat);
+  // Only the next coat asks for it: what comes after may be on either side by then.
+  if (side === null || coat !== facts.waiting[0] || side === (facts.up ?? 'front')) return null;
+  return {
+    on: coat.id,
+    coatId: coat.id,
+    areaIds: coat.areaIds,
+    title: side === 'back' ? 'Turn it over, back up' : 'Turn it over, face up',
+    ...bearsMs(facts),
+  };
+}
+
+/** A coat whose dam is to come off when it has cured, and the coat that waits for that. */
+function damDraft(facts: PrepContext, coat: PrepCoat): TaskDraft | null {
+  const dammed = facts.areasOf(coat).filter((a) => a.edges.some((e) => isDam(e.kind)));
+  const next = facts.waiting.find((c) => dammed.some((a) => c.areaIds.includes(a.id)));
+  if (coat.freesDams !== true || !coat.poured || dammed.length === 0) return null;
+  return {
+    on: coat.id,
+    coatId: next?.id ?? null,
+    areaIds: dammed.map((a) => a.id),
+    edges: dammed.flatMap((a) =>
+      a.edges.flatMap((e, edge) => (isDam(e.kind) ? [{ areaId: a.id, edge }] : [])),
+    ),
+    notBeforeMs: coat.poured.handleMs,
+  };
+}
+
 export const LAY_RULES: readonly PrepRule[] = [
+  {
+    id: 'free dam',
+    step: 'take off',
+    title: 'Take the dam off, and sand its lip',
+    how: 'Pull it away along the edge, low and slow. The resin that crept up it stands as a lip: sand it flush, 120 then 240, and lift the dust.',
+    reason: 'What is poured next runs over open edges; over a lip it would stand as a ridge.',
+    source: 'Common practice, no source.',
+    needed: true,
+    cautions: ['dust', 'knife'],
+    find: (facts) => facts.lying.map((coat) => damDraft(facts, coat)).filter((d) => d !== null),
+  },
+  {
+    id: 'turn',
+    step: 'turn',
+    title: 'Turn it over',
+    how: 'Only when the upper side bears handling. A clean soft cloth below; the finished side masked first, so that nothing runs onto it.',
+    reason:
+      'One side lies down while the other is worked; a side that is still soft takes the print of the cloth.',
+    source: 'Common practice, no source. The moment is that of the resin’s sheet for handling.',
+    needed: true,
+    find: (facts) => facts.waiting.map((coat) => turnDraft(facts, coat)).filter((d) => d !== null),
+  },
   {
     id: 'layer',
     step: 'lay',

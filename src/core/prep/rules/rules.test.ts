@@ -119,6 +119,21 @@ const CASES: Readonly<Record<string, readonly [fires: PrepFacts, quiet: PrepFact
   belly: [facts({ support: 'canvas' }), facts({ support: 'paper on board' })],
   'warm air': [facts(), facts({ coats: [] })],
   cover: [facts(), facts({ coats: [coat(hard)] })],
+  'free dam': [
+    facts({
+      areas: [area({ edges: [{ kind: 'dam', lengthM: 1, heightM: 0.01 }] })],
+      coats: [coat({ ...hard, freesDams: true }), coat(upper)],
+    }),
+    // Its wall is a mould, which stays.
+    facts({
+      areas: [area({ edges: [{ kind: 'mould', lengthM: 1, heightM: 0.01 }] })],
+      coats: [coat({ ...hard, freesDams: true }), coat(upper)],
+    }),
+  ],
+  turn: [
+    facts({ areas: onFace({ kind: 'back' }) }),
+    facts({ areas: onFace({ kind: 'back' }), up: 'back' }),
+  ],
   layer: [
     facts({ layers: [varnish] }),
     // What was there when the piece came is not laid.
