@@ -18,6 +18,7 @@ export {
   type Measured,
 } from './area';
 export { plainArea } from './plainArea';
+export type { Draft } from './draft';
 export { BATCHES, WEIGHED_BY, type Batch, type WeighedBy } from './batch';
 export { BATCH_STEPS, batchStep, type BatchStep } from './batchStep';
 export { COATS, plainCoat, type Coat, type DrawnLine } from './coat';

@@ -6,7 +6,10 @@ import { TABLE_NAMES, type TableName } from './tables';
 
 const demo = demoShop(Date.UTC(2026, 10, 24, 13, 30));
 type Row = Record<string, unknown>;
-const rowsOf = (table: TableName): Row[] => (demo[table] ?? []) as Row[];
+/** Nobody is typing in the demo. */
+const drafts = [{ id: 'survey-new', pieceId: null, keptMs: Date.UTC(2026, 0, 1), json: '{}' }];
+const rowsOf = (table: TableName): Row[] =>
+  (table === 'drafts' ? drafts : (demo[table] ?? [])) as Row[];
 
 /** Fields that may be null: nothing is known yet. */
 const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {
@@ -23,6 +26,7 @@ const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {
   coats: ['batchId', 'pouredMs', 'coveredMs', 'line'],
   defects: ['coatId', 'repairedMs'],
   photos: ['defectId'],
+  drafts: ['pieceId'],
   tasks: ['coatId', 'doneMs', 'result', 'order', 'method', 'limit', 'own'],
   log: ['pieceId', 'coatId', 'batchId', 'sessionId', 'aboutId'],
 };

@@ -4,6 +4,7 @@ import { BATCHES } from './batch';
 import { COATS } from './coat';
 import { DEFECTS } from './defect';
 import type { RecordDefinition } from './define';
+import { DRAFTS } from './draft';
 import { LAYERS } from './layer';
 import { LOG } from './logEntry';
 import { PHOTOS } from './photo';
@@ -16,7 +17,7 @@ import { TASKS } from './task';
 /** Every table of the shop. A new one is a file of its own and its name here. */
 const ALL = [
   ...[SETTINGS, PIECES, AREAS, RESINS, COATS, LAYERS, SESSIONS, BATCHES],
-  ...[DEFECTS, PHOTOS, TASKS, AIR, LOG],
+  ...[DEFECTS, PHOTOS, TASKS, AIR, DRAFTS, LOG],
 ] as const;
 type Definition = (typeof ALL)[number];
 

@@ -186,7 +186,10 @@ export const filmChecksOf = (
   ledger: Ledger | null,
   { roomTemperatureK }: Pick<Settings, 'roomTemperatureK'>,
 ): FilmCheck[] =>
-  filmChecks(checkInput(view.coat, groundOf(view), view.resin.sheet, ledger, roomTemperatureK));
+  // A drawn line is no film: it levels nothing and holds at no edge.
+  view.coat.line
+    ? []
+    : filmChecks(checkInput(view.coat, groundOf(view), view.resin.sheet, ledger, roomTemperatureK));
 
 /** One batch that serves several coats of one resin. */
 export const batchOf = (views: readonly CoatView[]): Result<BatchPlan> =>

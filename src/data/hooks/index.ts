@@ -9,4 +9,5 @@ export {
   type WriteFailure,
 } from './ActProvider';
 export { useRead, type LiveRead } from './useRead';
+export { useDraft, type DraftStore, type KeptDraft } from './useDraft';
 export { useNow } from './useNow';

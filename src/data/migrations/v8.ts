@@ -18,16 +18,17 @@ const area = (row: Row): Row => ({
   bare: false,
 });
 
-/** Faces are cut into places, walls say what they are, layers and lines lie between the coats. */
+/** Faces are cut into places, walls say what they are, layers and lines lie between the coats; drafts are kept. */
 export const v8: Migration = {
   version: 8,
   name: 'places, walls, layers and lines',
-  stores: { layers: 'id, pieceId' },
+  stores: { layers: 'id, pieceId', drafts: 'id' },
   up: (tables) => ({
     ...tables,
     pieces: rowsOf(tables['pieces']).map((row) => ({ ...row, up: 'front' })),
     areas: rowsOf(tables['areas']).map(area),
     coats: rowsOf(tables['coats']).map((row) => ({ ...row, line: null, freesDams: false })),
     layers: [],
+    drafts: [],
   }),
 };

@@ -196,6 +196,40 @@ export function removeCoat(db: ShopDb, context: ActionContext, coatId: Id<'coat'
 }
 
 /**
+ * Puts a coat that was taken off the plan back where it was, with the layers that lay on it.
+ * @throws StaleActionError when one of its areas or its resin is gone, or a poured coat lies above its place
+ */
+export function restoreCoat(
+  db: ShopDb,
+  context: ActionContext,
+  coat: Coat,
+  layerIds: readonly Id<'layer'>[],
+): Promise<void> {
+  return act(db, context, TABLES, async (w) => {
+    const { pieceId, name } = coat;
+    const rows = await pieceRows(db, pieceId);
+    const there = new Set(rows.areas.filter((a) => a.cuts.length === 0).map((a) => a.id));
+    const gone = coat.areaIds.some((id) => !there.has(id));
+    if (
+      gone ||
+      !rows.resins.some((r) => r.id === coat.resinId) ||
+      rows.coats.some((c) => c.id === coat.id)
+    )
+      throw new StaleActionError('something else was done since');
+    const taken = rows.coats.some((c) => c.order === coat.order);
+    const lifted = rows.coats.map((c) =>
+      taken && c.order >= coat.order ? { ...c, order: c.order + 1 } : c,
+    );
+    if (lifted.some((c) => c.order > coat.order && c.batchId !== null))
+      throw new StaleActionError('nothing goes below it', { name });
+    const layers = rows.layers.map((l) => (layerIds.includes(l.id) ? { ...l, over: coat.id } : l));
+    for (const row of coatRows({ ...rows, layers }, [...lifted, coat])) await w.put('coats', row);
+    for (const row of layers.filter((l) => !rows.layers.includes(l))) await w.put('layers', row);
+    await w.log('coat planned', { pieceId, coatId: coat.id, text: `${name}, put back` });
+  });
+}
+
+/**
  * Lays a planned coat one place lower or higher.
  * @throws StaleActionError where there is no such place, or a poured coat lies there
  */

@@ -2,6 +2,7 @@
 import { Flex, Grid } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useShop } from '@/data/hooks';
+import type { Coat } from '@/records';
 import { mixLength } from '@/core/coat';
 import { filmChecksOf, mixingChecksOf, type CoatView, type PieceView } from '@/shop/coatView';
 import { useFormat } from '@/features/common/useFormat';
@@ -16,6 +17,7 @@ interface Props {
   readonly view: PieceView;
   readonly selected: CoatView;
   readonly onSelect: (coatId: string) => void;
+  readonly onRemoved: (coat: Coat) => void;
   /** The coats of the piece, to choose from. */
   readonly list: ReactNode;
   /** Where the next coat is planned. */
@@ -23,7 +25,7 @@ interface Props {
 }
 
 /** Section, map, ledger and checks of one coat; its surface can be dragged while it is planned. */
-export function CoatDesk({ view, selected, onSelect, list, children }: Props) {
+export function CoatDesk({ view, selected, onSelect, onRemoved, list, children }: Props) {
   const { settings } = useShop();
   const format = useFormat();
   const edit = useCoatEdit(view, selected);
@@ -52,7 +54,7 @@ export function CoatDesk({ view, selected, onSelect, list, children }: Props) {
         )}
         {children}
       </Flex>
-      <CoatNumbers view={view} selected={selected} edit={edit} onSelect={onSelect} />
+      <CoatNumbers {...{ view, selected, edit, onSelect, onRemoved }} />
     </Grid>
   );
 }

@@ -2,7 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { CENTRE_CUT, type CutLine } from '@/core/geometry';
-import { beneath, buildUp, filmOver, type FilmOver, type Ground } from '@/core/coat';
+import { beneath, buildUp, filmOver, type FilmOver, type Ground, type OnArea } from '@/core/coat';
 import type { Area, Coat } from '@/records';
 import { groundsUnder } from '@/shop/coatFacts';
 import { groundOf, ledgerInputOf, type CoatView, type PieceView } from '@/shop/coatView';
@@ -30,6 +30,20 @@ function laminaeOf(cut: FaceCutView, { coats }: PieceView): SectionLamina[] {
     return { ...film, name: view?.coat.name ?? '', state: view?.state ?? 'planned' };
   });
 }
+
+/** The other side of the piece along the same cut; null where nothing lies on it. */
+function otherSide<C extends Coat>(
+  area: Area,
+  view: PieceView,
+  lies: ReadonlyMap<string, OnArea<C>>,
+  line: CutLine,
+): FaceCutView | null {
+  const other = view.areas.find((a) => a.kind === (area.kind === 'back' ? 'face' : 'back'));
+  return other ? cutFaceView(other, view.areas, view.wholes, lies, line) : null;
+}
+
+const otherLaminae = (cut: FaceCutView | null, view: PieceView): SectionLamina[] =>
+  cut ? laminaeOf(cut, view) : [];
 
 /** Films that are poured when a coat below them has freed the dams. */
 function freedFilms(coats: readonly Coat[]): ReadonlySet<string> {
@@ -96,11 +110,16 @@ export function CoatDrawings({ view, selected, edit, field, children }: Props) {
           support={view.piece.support}
           line={line}
           cut={cut}
+          side={area.kind === 'back' ? 'back' : 'face'}
+          beneath={otherSide(area, view, lies, line)}
           freed={freedFilms(laid)}
           beads={beadsOn(cut, view, laid, line)}
           told={films.map((f) => f.coat.id)}
           layerNames={new Map(view.layers.map((l) => [l.id, l.name]))}
-          laminae={laminaeOf(cut, view)}
+          laminae={[
+            ...laminaeOf(cut, view),
+            ...otherLaminae(otherSide(area, view, lies, line), view),
+          ]}
           {...(free && {
             editable: {
               id: coat.id,
@@ -120,7 +139,8 @@ export function CoatDrawings({ view, selected, edit, field, children }: Props) {
             state={field}
             over={over}
             coverage={coat.coverage}
-            edgesOnly={coat.kind === 'edge' || coat.kind === 'line'}
+            drawn={coat.line}
+            edgesOnly={coat.kind === 'edge'}
             line={line}
             onLine={setLine}
           />

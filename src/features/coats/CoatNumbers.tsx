@@ -112,10 +112,11 @@ interface Props {
   readonly selected: CoatView;
   readonly edit: CoatEdit;
   readonly onSelect: (coatId: string) => void;
+  readonly onRemoved: (coat: Coat) => void;
 }
 
 /** The right-hand column: what the coat takes, what it is to do, and what follows from that. */
-export function CoatNumbers({ view, selected, edit, onSelect }: Props) {
+export function CoatNumbers({ view, selected, edit, onSelect, onRemoved }: Props) {
   const act = useAct();
   const { coat, resin } = selected;
   const { free, ledger, split, edited, thicknessM } = edit;
@@ -150,7 +151,9 @@ export function CoatNumbers({ view, selected, edit, onSelect }: Props) {
           onSave={edit.choose}
           onMove={(by) => void act(`move ${coat.name}`, (db, c) => moveCoat(db, c, coat.id, by))}
           onRemove={() =>
-            void act(`remove ${coat.name}`, (db, c) => removeCoat(db, c, coat.id), { id: coat.id })
+            void act(`remove ${coat.name}`, (db, c) => removeCoat(db, c, coat.id), {
+              id: coat.id,
+            }).then((outcome) => outcome.ok && onRemoved(coat))
           }
         />
       )}

@@ -5,17 +5,41 @@ import type { PieceView } from '@/shop/coatView';
 import { PieceFrame } from '@/features/common/PieceFrame';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
+import { useAct, useDraft, type DraftStore } from '@/data/hooks';
+import { restoreCoat } from '@/data/repos/coats';
+import { turnPiece } from '@/data/repos/turn';
+import type { Coat, Id } from '@/records';
+import type { CoatDraft } from './model';
+import type { LayerDraft } from './layers';
 import { CoatDesk } from './CoatDesk';
 import { CoatList } from './CoatList';
 import { LayerForm } from './LayerForm';
 import { PlanCoatForm } from './PlanCoatForm';
 import { ReadyPlans } from './ReadyPlans';
 
+/** The desk once the browser has told what was typed and not stored. */
 function Desk({ view }: { view: PieceView }) {
+  const coat = useDraft<CoatDraft>(`coat-${view.piece.id}`, view.piece.id);
+  const layer = useDraft<LayerDraft>(`layer-${view.piece.id}`, view.piece.id);
+  if (coat.kept === undefined || layer.kept === undefined) return null;
+  return <KeptDesk view={view} coat={coat} layer={layer} />;
+}
+
+interface KeptProps {
+  readonly view: PieceView;
+  readonly coat: DraftStore<CoatDraft>;
+  readonly layer: DraftStore<LayerDraft>;
+}
+
+function KeptDesk({ view, coat, layer: layerStore }: KeptProps) {
   const [chosen, setChosen] = useState<string | null>(null);
-  const [planning, setPlanning] = useState(false);
+  // What was typed and not stored stands open again, the first time.
+  const [keptCoat, setKeptCoat] = useState(coat.kept ?? null);
+  const [keptLayer, setKeptLayer] = useState(layerStore.kept ?? null);
+  const [planning, setPlanning] = useState(keptCoat !== null);
+  const [removed, setRemoved] = useState<Removed | null>(null);
   /** A layer that is edited; `new` for one that is added. */
-  const [layerId, setLayerId] = useState<string | null>(null);
+  const [layerId, setLayerId] = useState<string | null>(keptLayer ? 'new' : null);
   const selected =
     view.coats.find((c) => c.coat.id === chosen) ?? view.upcoming ?? view.coats.at(-1) ?? null;
   if (view.areas.length === 0) return <Panel>Survey the piece first.</Panel>;
@@ -23,19 +47,44 @@ function Desk({ view }: { view: PieceView }) {
   const planned = (id: string) => {
     setChosen(id);
     setPlanning(false);
+    setKeptCoat(null);
     window.scrollTo({ top: 0 });
   };
   const plan = (
     <PlanCoatForm
       view={view}
+      kept={keptCoat}
+      store={coat}
       onPlanned={planned}
-      onCancel={selected ? () => setPlanning(false) : null}
+      onCancel={
+        selected
+          ? () => {
+              setPlanning(false);
+              setKeptCoat(null);
+            }
+          : null
+      }
     />
   );
   const layer = view.layers.find((l) => l.id === layerId);
+  const layerForm = (
+    <LayerForm
+      key={layerId}
+      view={view}
+      layer={layer ?? null}
+      kept={keptLayer}
+      store={layerStore}
+      onDone={() => {
+        setLayerId(null);
+        setKeptLayer(null);
+      }}
+    />
+  );
+  const putBack = removed && <PutBack removed={removed} onDone={() => setRemoved(null)} />;
   if (!selected)
     return (
       <Flex direction="column" gap="4" minW="0">
+        {putBack}
         {plan}
         {layerId === null ? (
           <Box>
@@ -53,12 +102,7 @@ function Desk({ view }: { view: PieceView }) {
             )}
           </Box>
         ) : (
-          <LayerForm
-            key={layerId}
-            view={view}
-            layer={layer ?? null}
-            onDone={() => setLayerId(null)}
-          />
+          layerForm
         )}
         <ReadyPlans view={view} onPlanned={planned} />
       </Flex>
@@ -69,6 +113,12 @@ function Desk({ view }: { view: PieceView }) {
       view={view}
       selected={selected}
       onSelect={setChosen}
+      onRemoved={(gone) =>
+        setRemoved({
+          coat: gone,
+          layerIds: view.layers.filter((l) => l.over === gone.id).map((l) => l.id),
+        })
+      }
       list={
         <Flex direction="column" gap="3">
           <CoatList
@@ -84,18 +134,13 @@ function Desk({ view }: { view: PieceView }) {
           <Flex gap="2" wrap="wrap">
             {!planning && <Button onClick={() => setPlanning(true)}>Plan another coat</Button>}
             {layerId !== 'new' && <Button onClick={() => setLayerId('new')}>Add a layer</Button>}
+            <TurnOver view={view} />
           </Flex>
+          {putBack}
         </Flex>
       }
     >
-      {(layer || layerId === 'new') && (
-        <LayerForm
-          key={layerId}
-          view={view}
-          layer={layer ?? null}
-          onDone={() => setLayerId(null)}
-        />
-      )}
+      {(layer || layerId === 'new') && layerForm}
       {planning && (
         <>
           {plan}
@@ -103,6 +148,53 @@ function Desk({ view }: { view: PieceView }) {
         </>
       )}
     </CoatDesk>
+  );
+}
+
+interface Removed {
+  readonly coat: Coat;
+  readonly layerIds: readonly Id<'layer'>[];
+}
+
+/** What was taken off the plan can be put back. */
+function PutBack({ removed, onDone }: { removed: Removed; onDone: () => void }) {
+  const act = useAct();
+  const { coat, layerIds } = removed;
+  return (
+    <Flex role="status" align="center" gap="3" wrap="wrap" bg="amberWash" px="3" py="2">
+      <Box>{coat.name} is off the plan.</Box>
+      <Button
+        size="sm"
+        onClick={() =>
+          void act(
+            `put ${coat.name} back`,
+            (db, c) => restoreCoat(db, c, coat, layerIds),
+            coat.id,
+          ).then((outcome) => outcome.ok && onDone())
+        }
+      >
+        Put it back
+      </Button>
+    </Flex>
+  );
+}
+
+/** Which side lies up, and turning the piece over: an act of its own, with its time in the log. */
+function TurnOver({ view }: { view: PieceView }) {
+  const act = useAct();
+  const { piece } = view;
+  if (!view.areas.some((a) => a.kind === 'back')) return null;
+  return (
+    <Button
+      onClick={() =>
+        void act(`turn ${piece.name} over`, (db, c) => turnPiece(db, c, piece.id), {
+          id: piece.id,
+          up: piece.up,
+        })
+      }
+    >
+      Lies {piece.up === 'front' ? 'face up' : 'back up'}: turn it over
+    </Button>
   );
 }
 

@@ -3,7 +3,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
 import { LAYER_FACTS } from '@/core/coat';
 import { LAYER_KINDS, type LayerKind } from '@/core/piece';
-import { useAct } from '@/data/hooks';
+import { useAct, type DraftStore, type KeptDraft } from '@/data/hooks';
 import { addLayer, changeLayer, removeLayer } from '@/data/repos/layers';
 import { asId, type Layer } from '@/records';
 import type { PieceView } from '@/shop/coatView';
@@ -20,21 +20,32 @@ interface Props {
   readonly view: PieceView;
   /** Null: a new one. */
   readonly layer: Layer | null;
+  /** What was typed of a new one before, and not stored. */
+  readonly kept: KeptDraft<LayerDraft> | null;
+  readonly store: Pick<DraftStore<LayerDraft>, 'keep' | 'drop'>;
   readonly onDone: () => void;
 }
 
 /** What is not resin: where it lies, how high it stands, and how long it dries. */
-export function LayerForm({ view, layer, onDone }: Props) {
+export function LayerForm({ view, layer, kept, store, onDone: close }: Props) {
   const act = useAct();
   const format = useFormat();
   const [draft, setDraft] = useState<LayerDraft>(() =>
-    layer ? layerDraft(layer, format) : usualLayer('paste', view, format),
+    layer ? layerDraft(layer, format) : (kept?.value ?? usualLayer('paste', view, format)),
   );
   const [asked, setAsked] = useState(false);
   const reader = new FieldReader<keyof LayerDraft>(format);
   const read = readLayer(draft, reader);
   const errors = asked ? reader.errors : {};
-  const change = (part: Partial<LayerDraft>) => setDraft((d) => ({ ...d, ...part }));
+  const change = (part: Partial<LayerDraft>) => {
+    const next = { ...draft, ...part };
+    setDraft(next);
+    if (!layer) store.keep(next);
+  };
+  const onDone = () => {
+    if (!layer) store.drop();
+    close();
+  };
   const text = (field: 'name' | 'greatest' | 'mean' | 'share' | 'label') => ({
     value: draft[field],
     error: errors[field],

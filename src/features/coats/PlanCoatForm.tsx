@@ -2,7 +2,7 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useState } from 'react';
-import { useAct, useShop } from '@/data/hooks';
+import { useAct, useShop, type DraftStore, type KeptDraft } from '@/data/hooks';
 import { COAT_KINDS, type CoatKind } from '@/core/piece';
 import { planCoat } from '@/data/repos/coats';
 import type { PieceView } from '@/shop/coatView';
@@ -21,6 +21,9 @@ import { coatName, defaultAreas, readCoat, usualDraft, type CoatDraft } from './
 
 interface Props {
   readonly view: PieceView;
+  /** What was typed before and not stored. */
+  readonly kept: KeptDraft<CoatDraft> | null;
+  readonly store: Pick<DraftStore<CoatDraft>, 'keep' | 'drop'>;
   readonly onPlanned: (coatId: string) => void;
   readonly onCancel: (() => void) | null;
 }
@@ -29,12 +32,13 @@ interface Props {
 const START = { thicknessM: 1.6e-3, totalM3: null } as const;
 
 /** What is typed, with its messages once they have been asked for. */
-function useCoatDraft(view: PieceView) {
+function useCoatDraft(view: PieceView, kept: CoatDraft | null, keep: (d: CoatDraft) => void) {
   const { resins, settings } = useShop();
   const format = useFormat();
   const usual = (kind: CoatKind, areaIds: readonly string[]) =>
     usualDraft(kind, view, areaIds, format);
   const [draft, setDraft] = useState<CoatDraft>(() => {
+    if (kept) return kept;
     const areaIds = defaultAreas('flood', view.areas);
     return {
       name: coatName('flood', view.coats),
@@ -48,10 +52,14 @@ function useCoatDraft(view: PieceView) {
   });
   const [asked, setAsked] = useState(false);
   /** The intention was chosen or typed: it no longer follows kind and areas. */
-  const [own, setOwn] = useState(false);
+  const [own, setOwn] = useState(kept !== null);
   const read = readCoat(draft, view, resins, settings.reserve, format);
   const errors = asked && !read.ok ? read.errors : {};
-  const change = (part: Partial<CoatDraft>) => setDraft((d) => ({ ...d, ...part }));
+  const change = (part: Partial<CoatDraft>) => {
+    const next = { ...draft, ...part };
+    setDraft(next);
+    keep(next);
+  };
   const changeKind = (kind: CoatKind) => {
     const areaIds = defaultAreas(kind, view.areas);
     const { intent } = usual(kind, areaIds);
@@ -72,16 +80,30 @@ function useCoatDraft(view: PieceView) {
 }
 
 /** Plans the next coat on top of those there are. */
-export function PlanCoatForm({ view, onPlanned, onCancel }: Props) {
+export function PlanCoatForm({ view, kept, store, onPlanned, onCancel }: Props) {
   const { resins, settings } = useShop();
   const act = useAct();
-  const { draft, read, errors, why, set, ask, format } = useCoatDraft(view);
+  const { draft, read, errors, why, set, ask, format } = useCoatDraft(
+    view,
+    kept?.value ?? null,
+    store.keep,
+  );
+  // It can go in under planned coats.
+  const places = view.coats
+    .slice(0, -1)
+    .filter((_, i) => view.coats[i + 1]?.state === 'planned')
+    .map((c) => [c.coat.id, c.coat.name] as [string, string]);
   const save = async () => {
     ask();
     if (!read.ok) return;
     const plan = { ...read.value, pieceId: view.piece.id, reserve: settings.reserve };
     const outcome = await act(`plan ${plan.name}`, (db, c) => planCoat(db, c, plan), plan);
-    if (outcome.ok) onPlanned(outcome.value);
+    const planned = (id: string) => {
+      store.drop();
+      onPlanned(id);
+    };
+    if (outcome.ok) planned(outcome.value);
+    else void outcome.later.then(planned);
   };
   if (resins.length === 0)
     return (
@@ -122,17 +144,11 @@ export function PlanCoatForm({ view, onPlanned, onCancel }: Props) {
             options={resins.map((r) => [r.id, r.name])}
             onChange={(e) => set.change({ resinId: e.target.value })}
           />
-          {view.coats.length > 0 && (
+          {places.length > 0 && (
             <SelectField
               label="Lies on"
               value={draft.over}
-              options={[
-                ['', 'the topmost coat'],
-                ...view.coats
-                  .slice(0, -1)
-                  .filter((_, i) => view.coats[i + 1]?.state === 'planned')
-                  .map((c) => [c.coat.id, c.coat.name] as [string, string]),
-              ]}
+              options={[['', 'the topmost coat'], ...places]}
               onChange={(e) => set.change({ over: e.target.value })}
             />
           )}
@@ -161,7 +177,16 @@ export function PlanCoatForm({ view, onPlanned, onCancel }: Props) {
           <Button type="submit" variant="ink">
             Plan this coat
           </Button>
-          {onCancel && <Button onClick={onCancel}>Not now</Button>}
+          {onCancel && (
+            <Button
+              onClick={() => {
+                store.drop();
+                onCancel();
+              }}
+            >
+              Not now
+            </Button>
+          )}
           {read.ok && (draft.intent.by !== 'given' || draft.line) && (
             <Box color="ink2">
               {draft.line ? 'stands' : 'comes to'}{' '}

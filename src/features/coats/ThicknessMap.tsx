@@ -9,7 +9,8 @@ import {
   type PointerEvent,
 } from 'react';
 import { extent as extentOf } from '@/core/numeric';
-import type { FilmOver, Ground } from '@/core/coat';
+import { pathLength, type FilmOver, type Ground } from '@/core/coat';
+import type { DrawnLine } from '@/records';
 import { shapeBox, shapeSides, type CutLine } from '@/core/geometry';
 import { Explained } from '@/features/common/Explained';
 import { EDGE_STROKE } from '@/features/common/Outline';
@@ -164,6 +165,8 @@ interface Props {
   readonly over: FilmOver;
   /** Share of the area that the coat covers. */
   readonly coverage: number;
+  /** A line that is drawn, for a coat that is one. */
+  readonly drawn?: DrawnLine | null;
   /** Only the edges of the area are coated. */
   readonly edgesOnly: boolean;
   readonly line: CutLine;
@@ -171,14 +174,23 @@ interface Props {
 }
 
 /** The coat seen from above: how thick it lies where, and where the section is cut. */
-export function ThicknessMap({ area, state, over, coverage, edgesOnly, line, onLine }: Props) {
+export function ThicknessMap({
+  area,
+  state,
+  over,
+  coverage,
+  drawn = null,
+  edgesOnly,
+  line,
+  onLine,
+}: Props) {
   const { show } = useFormat();
   const clip = useId();
   const settled = useDeferredValue(JSON.stringify(over));
   const scale = useMemo(() => mapScale(area.shape), [area.shape]);
   const drawing = useMemo(
     () =>
-      state.is === 'solved' && coverage === 1 && !edgesOnly
+      state.is === 'solved' && coverage === 1 && !edgesOnly && !drawn
         ? drawMap(state.field, JSON.parse(settled) as FilmOver, scale)
         : null,
     [state, settled, scale, coverage, edgesOnly],
@@ -186,12 +198,14 @@ export function ThicknessMap({ area, state, over, coverage, edgesOnly, line, onL
   const { widthM, heightM } = shapeBox(area.shape);
   const even = drawing !== null && drawing.bands.length === 0;
   const film = (m: number) => show(m, 'film').text;
-  const words = edgesOnly
-    ? `${film(over.thicknessM)} on the open edges alone`
-    : mapWords(area, state, drawing, over, coverage, {
-        film,
-        share: show(coverage, 'share', 0).text,
-      });
+  const words = drawn
+    ? `A line of ${show(pathLength(drawn), 'length').text}, ${film(drawn.widthM)} wide and ${film(over.thicknessM)} high`
+    : edgesOnly
+      ? `${film(over.thicknessM)} on the open edges alone`
+      : mapWords(area, state, drawing, over, coverage, {
+          film,
+          share: show(coverage, 'share', 0).text,
+        });
   return (
     <Panel as="section" aria-label="Thickness map">
       <Flex justify="space-between" align="baseline" gap="3" wrap="wrap">
@@ -224,6 +238,16 @@ export function ThicknessMap({ area, state, over, coverage, edgesOnly, line, onL
             />
           ))}
         </g>
+        {drawn && (
+          <path
+            d={`M${drawn.points.map(([x, y]) => `${scale.x(x).toFixed(1)} ${scale.y(y).toFixed(1)}`).join('L')}${drawn.closed ? 'Z' : ''}`}
+            fill="none"
+            stroke="var(--bm-colors-amber)"
+            strokeWidth={Math.max(3, drawn.widthM * scale.pxPerM)}
+            strokeLinejoin="round"
+            strokeLinecap="round"
+          />
+        )}
         <Edges area={area} scale={scale} />
         <CutHandle area={area} scale={scale} line={line} onLine={onLine} />
       </svg>

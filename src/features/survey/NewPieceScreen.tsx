@@ -1,37 +1,74 @@
 'use client';
 import { Heading } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
-import { useAct } from '@/data/hooks';
+import { useCallback, useState } from 'react';
+import { useAct, useDraft, useNow, type DraftStore, type KeptDraft } from '@/data/hooks';
 import { addPiece, type NewPhoto, type Survey } from '@/data/repos/survey';
+import { DraftBar } from '@/features/common/DraftBar';
 import { useFormat } from '@/features/common/useFormat';
-import { emptyDraft } from './draft';
+import { emptyDraft, type SurveyDraft } from './draft';
+import { reviveSurvey, type KeptSurvey } from './keptSurvey';
 import { SurveyForm } from './SurveyForm';
 
-export function NewPieceScreen() {
+interface Props {
+  readonly store: DraftStore<KeptSurvey>;
+  readonly kept: KeptDraft<KeptSurvey> | null;
+  readonly onPutBack: () => void;
+}
+
+const NO_PICTURES: ReadonlySet<string> = new Set();
+
+function Form({ store: { keep, drop }, kept, onPutBack }: Props) {
   const act = useAct();
   const router = useRouter();
   const format = useFormat();
+  const now = useNow();
+  const [initial] = useState(
+    () => (kept && reviveSurvey(kept.value, NO_PICTURES, format)) ?? emptyDraft(format),
+  );
+  const onDraft = useCallback((draft: SurveyDraft) => keep({ draft, basis: null }), [keep]);
   const save = async (survey: Survey, photos: readonly NewPhoto[]) => {
     const outcome = await act(
       `add ${survey.name}`,
       (db, c) => addPiece(db, c, survey, photos),
       survey,
     );
-    const open = (id: string) => router.push(`/pieces/${id}/coats`);
+    const open = (id: string) => {
+      drop();
+      router.push(`/pieces/${id}/coats`);
+    };
     if (outcome.ok) open(outcome.value);
     else void outcome.later.then(open);
   };
   return (
     <>
+      {kept && <DraftBar keptMs={kept.keptMs} nowMs={now} onPutBack={onPutBack} />}
+      <SurveyForm initial={initial} submit="Add to the bench" onSubmit={save} onDraft={onDraft} />
+    </>
+  );
+}
+
+export function NewPieceScreen() {
+  const store = useDraft<KeptSurvey>('survey-new', null);
+  const format = useFormat();
+  const [round, setRound] = useState(0);
+  return (
+    <>
       <Heading as="h1" fontSize="3xl" mb="3">
         New piece
       </Heading>
-      <SurveyForm
-        key={format.units}
-        initial={emptyDraft(format)}
-        submit="Add to the bench"
-        onSubmit={save}
-      />
+      {store.kept !== undefined && (
+        <Form
+          key={`${format.units}-${round}`}
+          store={store}
+          // Once it was put back, what the browser answered first is no longer so.
+          kept={round === 0 ? store.kept : null}
+          onPutBack={() => {
+            store.drop();
+            setRound(round + 1);
+          }}
+        />
+      )}
     </>
   );
 }

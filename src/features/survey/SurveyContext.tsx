@@ -3,8 +3,10 @@ import {
   createContext,
   useCallback,
   useContext,
+  useEffect,
   useMemo,
   useReducer,
+  useRef,
   useState,
   type Dispatch,
   type ReactNode,
@@ -117,10 +119,13 @@ function useEdits(dispatch: Dispatch<HistoryAction>, index: number, format: Form
 export function SurveyProvider({
   initial,
   film,
+  onDraft,
   children,
 }: {
   initial: SurveyDraft;
   film: PlannedFilm | null;
+  /** Told of every change. */
+  onDraft?: ((draft: SurveyDraft) => void) | undefined;
   children: ReactNode;
 }) {
   const format = useFormat();
@@ -131,6 +136,12 @@ export function SurveyProvider({
   const [photos, setPhotos] = useState<readonly NewPhoto[]>([]);
   const [errors, showErrors] = useState<Readonly<Record<string, string>>>({});
   const draft = history.now;
+  const told = useRef(draft);
+  useEffect(() => {
+    if (told.current === draft) return;
+    told.current = draft;
+    onDraft?.(draft);
+  }, [draft, onDraft]);
   const index = Math.min(chosen, draft.areas.length - 1);
   const area = draft.areas[index];
   if (!area) throw new Error('SurveyProvider: a survey has at least one area');

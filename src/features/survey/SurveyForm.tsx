@@ -1,6 +1,6 @@
 'use client';
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useState, type FormEvent, type KeyboardEvent } from 'react';
+import { useEffect, useState, type FormEvent } from 'react';
 import type { NewPhoto, Survey } from '@/data/repos/survey';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
@@ -33,6 +33,7 @@ interface Props {
   readonly film?: PlannedFilm | null;
   readonly submit: string;
   readonly onSubmit: (survey: Survey, photos: readonly NewPhoto[]) => Promise<void>;
+  readonly onDraft?: (draft: SurveyDraft) => void;
 }
 
 function Fields({ tab }: { tab: Tab }) {
@@ -41,7 +42,7 @@ function Fields({ tab }: { tab: Tab }) {
   return tab === 'level' ? <LevelFields /> : <PieceFields />;
 }
 
-function Form({ submit, onSubmit }: Omit<Props, 'initial' | 'film'>) {
+function Form({ submit, onSubmit }: Omit<Props, 'initial' | 'film' | 'onDraft'>) {
   const { draft, format, photos, index, tab, setTab, select, showErrors, undo, redo } = useSurvey();
   const [busy, setBusy] = useState(false);
   const save = async (event: FormEvent) => {
@@ -67,14 +68,19 @@ function Form({ submit, onSubmit }: Omit<Props, 'initial' | 'film'>) {
     );
     setBusy(false);
   };
-  const key = (event: KeyboardEvent) => {
-    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
-    event.preventDefault();
-    if (event.shiftKey) redo();
-    else undo();
-  };
+  // When a drawing is finished nothing has the focus: the keys of the page still take the drawing back, not a name.
+  useEffect(() => {
+    const key = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+      event.preventDefault();
+      if (event.shiftKey) redo();
+      else undo();
+    };
+    document.addEventListener('keydown', key);
+    return () => document.removeEventListener('keydown', key);
+  }, [undo, redo]);
   return (
-    <form onSubmit={(e) => void save(e)} onKeyDown={key} noValidate>
+    <form onSubmit={(e) => void save(e)} noValidate>
       <Grid
         templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 372px' }}
         gap="4"
@@ -119,9 +125,9 @@ function Form({ submit, onSubmit }: Omit<Props, 'initial' | 'film'>) {
 }
 
 /** Survey of a piece: its areas on the plan, its edges, what lies on it, and how level it is. */
-export function SurveyForm({ initial, film = null, ...rest }: Props) {
+export function SurveyForm({ initial, film = null, onDraft, ...rest }: Props) {
   return (
-    <SurveyProvider initial={initial} film={film}>
+    <SurveyProvider initial={initial} film={film} onDraft={onDraft}>
       <Form {...rest} />
     </SurveyProvider>
   );

@@ -1,15 +1,17 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { fluidityLeft } from '@/core/film';
 import { mixDensity } from '@/core/resin';
-import { useAct, useShop } from '@/data/hooks';
+import { useAct, useDraft, useNow, useShop, type DraftStore, type KeptDraft } from '@/data/hooks';
 import { changeSurvey, surveyOf, type NewPhoto, type Survey } from '@/data/repos/survey';
 import { clockText } from '@/features/common/clockText';
 import type { PieceView } from '@/shop/coatView';
 import { PieceFrame } from '@/features/common/PieceFrame';
 import { useFormat, type Format } from '@/features/common/useFormat';
-import { draftOf } from './draft';
+import { DraftBar } from '@/features/common/DraftBar';
+import { draftOf, type SurveyDraft } from './draft';
+import { reviveSurvey, type KeptSurvey } from './keptSurvey';
 import { readSurvey } from './readSurvey';
 import type { PlannedFilm } from './SurveyContext';
 import { SurveyForm } from './SurveyForm';
@@ -34,13 +36,50 @@ function basisOf({ piece, surveyed: areas }: PieceView, format: Format) {
 }
 
 function Form({ view }: { view: PieceView }) {
+  const store = useDraft<KeptSurvey>(`survey-${view.piece.id}`, view.piece.id);
+  const units = useShop().settings.units;
+  const [round, setRound] = useState(0);
+  if (view.areas.length === 0) return <Box>This piece has no face.</Box>;
+  if (store.kept === undefined) return null;
+  return (
+    <KeptForm
+      key={`${view.piece.id}-${units}-${round}`}
+      view={view}
+      store={store}
+      // Once it was put back, what the browser answered first is no longer so.
+      kept={round === 0 ? store.kept : null}
+      onPutBack={() => {
+        store.drop();
+        setRound(round + 1);
+      }}
+    />
+  );
+}
+
+interface KeptProps {
+  readonly view: PieceView;
+  readonly store: DraftStore<KeptSurvey>;
+  readonly kept: KeptDraft<KeptSurvey> | null;
+  readonly onPutBack: () => void;
+}
+
+function KeptForm({ view, store, kept, onPutBack }: KeptProps) {
   const act = useAct();
   const format = useFormat();
-  const shop = useShop();
+  const now = useNow();
   const [savedMs, setSavedMs] = useState<number | null>(null);
+  const [isKept, setIsKept] = useState(kept !== null);
   // The survey as it was when editing began, as this form reads it: what others change since is kept.
-  const [based, setBased] = useState(() => basisOf(view, format));
-  if (view.areas.length === 0) return <Box>This piece has no face.</Box>;
+  const [based, setBased] = useState(() => kept?.value.basis ?? basisOf(view, format));
+  const [initial] = useState(() => {
+    const pictures = new Set(
+      view.surveyed.flatMap(({ measured: m }) => (m.by === 'photo' ? [m.photoId as string] : [])),
+    );
+    const before = kept && reviveSurvey(kept.value, pictures, format);
+    return before ?? draftOf(view.piece, view.surveyed, format);
+  });
+  const { keep, drop } = store;
+  const onDraft = useCallback((draft: SurveyDraft) => keep({ draft, basis: based }), [keep, based]);
   const save = async (survey: Survey, photos: readonly NewPhoto[]) => {
     const outcome = await act(
       `save the survey of ${survey.name}`,
@@ -48,6 +87,8 @@ function Form({ view }: { view: PieceView }) {
       survey,
     );
     const done = (stored: Survey) => {
+      drop();
+      setIsKept(false);
       setBased({ base: stored, read: survey });
       setSavedMs(Date.now());
     };
@@ -56,12 +97,13 @@ function Form({ view }: { view: PieceView }) {
   };
   return (
     <>
+      {kept && isKept && <DraftBar keptMs={kept.keptMs} nowMs={now} onPutBack={onPutBack} />}
       <SurveyForm
-        key={`${view.piece.id}-${shop.settings.units}`}
-        initial={draftOf(view.piece, view.surveyed, format)}
+        initial={initial}
         film={filmOf(view)}
         submit="Save the survey"
         onSubmit={save}
+        onDraft={onDraft}
       />
       <Box role="status" mt="2" color="verdigris" fontWeight="600">
         {savedMs !== null && `Saved ${clockText(savedMs, savedMs)}.`}

@@ -33,6 +33,10 @@ interface Props {
   readonly told?: readonly string[];
   /** Films that are poured when the dams have come off. */
   readonly freed?: ReadonlySet<string>;
+  /** What hangs below: the other side of the piece, cut along the same line. */
+  readonly beneath?: FaceCutView | null;
+  /** Which side is seen up. */
+  readonly side?: 'face' | 'back';
   /** Drawn lines that the cut meets. */
   readonly beads?: readonly SectionBead[];
   /** Where the section is cut on the plan; through the centre when left out. */
@@ -252,7 +256,15 @@ function Names({ layout, laminae }: { layout: FaceLayout; laminae: readonly Sect
 }
 
 /** What the drawing is: exaggeration, cut, and what stands in it. */
-function Caption({ layout, line }: { layout: SectionLayout; line: CutLine }) {
+function Caption({
+  layout,
+  line,
+  side,
+}: {
+  layout: SectionLayout;
+  line: CutLine;
+  side: 'face' | 'back';
+}) {
   const { show } = useFormat();
   const where =
     line.atM === 0
@@ -272,10 +284,59 @@ function Caption({ layout, line }: { layout: SectionLayout; line: CutLine }) {
         Section A–A
       </SvgText>
       <SvgText x="96" y="18" size={14} fill="var(--bm-colors-ink2)">
-        {`film heights × ${layout.exaggeration} · substrate cut off below · ${where}`}
+        {`${side === 'back' ? 'back up · ' : ''}film heights × ${layout.exaggeration} · substrate cut off below · ${where}`}
       </SvgText>
     </>
   );
+}
+
+/** The films of the other side hang below the substrate, seen from the side that is up. */
+function OtherSide({ layout, states }: { layout: FaceLayout; states: readonly SectionLamina[] }) {
+  const flip = 2 * SECTION.base + SECTION.depth + 6;
+  return (
+    <g transform={`translate(0 ${flip}) scale(1 -1)`} opacity="0.85">
+      {layout.laminae.map((lamina) => {
+        const state = states.find((l) => l.id === lamina.id)?.state ?? 'planned';
+        return (
+          <path
+            key={lamina.id}
+            d={lamina.path}
+            fill={state === 'planned' ? 'var(--bm-colors-amber-wash)' : STATE_FILL[state]}
+            stroke="var(--bm-colors-amber-deep)"
+            strokeDasharray={state === 'planned' ? '6 4' : undefined}
+          >
+            <title>{states.find((l) => l.id === lamina.id)?.name ?? ''}</title>
+          </path>
+        );
+      })}
+    </g>
+  );
+}
+
+/** Room for what hangs below, px. */
+const HANGS_PX = 90;
+const tallPx = ({ laminae }: FaceLayout): number =>
+  SECTION.base - Math.min(SECTION.base, ...laminae.map((l) => l.topPx));
+
+/** Both sides of the piece at one scale: that of the side that is up, unless the other would not fit below. */
+function bothSides(
+  cut: FaceCutView,
+  beneath: FaceCutView | null,
+  frozen: number | null,
+  freed: ReadonlySet<string> | undefined,
+): { readonly layout: FaceLayout; readonly other: FaceLayout | null } {
+  const at = (scale: number | null) =>
+    layoutFace(cut.stretches, cut.widthM, cut.ends, cut.walls, scale, freed);
+  const layout = at(frozen);
+  if (!beneath?.stretches.some((s) => s.films.length > 0)) return { layout, other: null };
+  const hung = (scale: number) =>
+    layoutFace(beneath.stretches, cut.widthM, beneath.ends, beneath.walls, scale);
+  const share = HANGS_PX / Math.max(1, tallPx(hung(layout.exaggeration)));
+  const scale =
+    share < 1 && frozen === null
+      ? Math.max(1, Math.floor(layout.exaggeration * share))
+      : layout.exaggeration;
+  return { layout: at(scale), other: hung(scale) };
 }
 
 /** What is said of a lamina when it is pointed at. */
@@ -294,12 +355,15 @@ export function SectionDrawing({
   told: toldIds,
   freed,
   beads = [],
+  beneath = null,
+  side = 'face',
   line = CENTRE_CUT,
   editable,
 }: Props) {
   const { show } = useFormat();
   const [frozen, setFrozen] = useState<number | null>(null);
-  const layout = layoutFace(cut.stretches, cut.widthM, cut.ends, cut.walls, frozen, freed);
+  const { layout, other } = bothSides(cut, beneath, frozen, freed);
+  const hangsPx = other ? tallPx(other) : 0;
   // As they are drawn: a film that the cut misses is not there.
   const laminae = layout.laminae.flatMap((d) => all.find((l) => l.id === d.id) ?? []);
   const beside = (id: string) => toldIds === undefined || toldIds.includes(id);
@@ -308,12 +372,13 @@ export function SectionDrawing({
   const told = laminae.map((l) => `${l.name}: ${STATE_WORDS[l.state]}`).join('; ');
   return (
     <svg
-      viewBox={`0 0 ${SECTION.width} ${SECTION.height}`}
+      viewBox={`0 0 ${SECTION.width} ${SECTION.height + hangsPx}`}
       width="100%"
       role="group"
       aria-label={`Section, heights enlarged ${layout.exaggeration} times. ${told || 'No coat yet.'}`}
     >
-      <Caption layout={layout} line={line} />
+      <Caption layout={layout} line={line} side={side} />
+      {other && <OtherSide layout={other} states={all} />}
       {layout.laminae.map((lamina, i) => {
         const told = laminae[i];
         if (!told) return null;
@@ -343,7 +408,9 @@ export function SectionDrawing({
         laminae={laminae.filter((l) => beside(l.id))}
         editableId={editable?.id}
       />
-      <ScaleBar layout={layout} widthM={cut.widthM} />
+      <g transform={`translate(0 ${hangsPx})`}>
+        <ScaleBar layout={layout} widthM={cut.widthM} />
+      </g>
       {editable && dragged && drawn && (
         <Handle
           name={dragged.name}

@@ -12,6 +12,7 @@ const SINGULAR: Readonly<Record<TableName, string>> = {
   layers: 'layer',
   defects: 'defect',
   photos: 'photo',
+  drafts: 'draft',
   tasks: 'step',
   air: 'reading of the air',
   log: 'entry of the log',
