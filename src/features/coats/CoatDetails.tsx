@@ -55,6 +55,7 @@ export function CoatDetails({ view, onSave }: Props) {
   const { resins } = useShop();
   const { coat, around } = view;
   const name = useFollowing(coat.name, coat.name);
+  const [frees, setFrees] = useState(coat.freesDams);
   const [areaIds, setAreaIds] = useState<readonly string[]>(coat.areaIds);
   const typed = name.value.trim();
   const sound = typed !== '' && typed.length <= 120;
@@ -104,8 +105,11 @@ export function CoatDetails({ view, onSave }: Props) {
               type="checkbox"
               width="20px"
               height="20px"
-              checked={coat.freesDams}
-              onChange={(e) => onSave({ freesDams: e.target.checked })}
+              checked={frees}
+              onChange={(e) => {
+                setFrees(e.target.checked);
+                onSave({ freesDams: e.target.checked });
+              }}
             />
             Its dam comes off when it has cured: edges are open from then on
           </chakra.label>

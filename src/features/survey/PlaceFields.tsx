@@ -165,7 +165,7 @@ export function PlaceFields() {
       {mine.map((cut) => {
         const key = (whole?.cuts ?? []).indexOf(cut);
         return (
-          <Box key={cut.makes} role="group" aria-label={`Boundary with ${other(cut)}`}>
+          <Box key={cut.makes}>
             <Grid templateColumns={isWall(cut.kind) ? '1.4fr 1fr' : '1fr'} gap="2">
               <SelectField
                 label={`Boundary with ${other(cut)}`}

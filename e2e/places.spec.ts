@@ -1,0 +1,344 @@
+import type { Locator, Page } from '@playwright/test';
+import { expect, expectAccessible, openDemo, openPiece, openStage, test } from './bench';
+
+const area = (page: Page) => page.getByRole('button', { name: /Area of one face/ });
+const build = (page: Page) => page.getByRole('group', { name: 'Coats, topmost first' });
+const section = (page: Page) => page.getByRole('group', { name: /^Section, heights enlarged/ });
+const ledger = (page: Page, coat: string) =>
+  page.getByRole('region', { name: `Ledger of ${coat}` });
+
+/** Presses Tab until a control has the focus, and types or picks there: no mouse. */
+async function goTo(page: Page, control: Locator): Promise<void> {
+  await expect(control).toBeVisible();
+  for (let i = 0; i < 120; i += 1) {
+    if (await control.evaluate((node) => node === document.activeElement)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error('not reached by Tab');
+}
+const typeIn = async (page: Page, label: string, text: string): Promise<void> => {
+  await goTo(page, page.getByLabel(label, { exact: true }));
+  await page.keyboard.press('ControlOrMeta+a');
+  await page.keyboard.type(text);
+};
+const press = async (page: Page, control: Locator): Promise<void> => {
+  await goTo(page, control);
+  await page.keyboard.press('Enter');
+};
+const named = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first();
+/** Picks an option of the select that has the focus by its first letters. */
+const pick = async (page: Page, label: string, letters: string, value: string): Promise<void> => {
+  const select = page.getByLabel(label, { exact: true });
+  await goTo(page, select);
+  await page.keyboard.type(letters);
+  await expect(select).toHaveValue(value);
+};
+
+async function startPiece(page: Page, name: string, widthMm: number, heightMm: number) {
+  await openDemo(page, '/pieces/new');
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Width', { exact: true }).fill(`${widthMm} mm`);
+  await page.getByLabel('Height', { exact: true }).fill(`${heightMm} mm`);
+}
+async function allEdges(page: Page, kind: string, heightText?: string) {
+  await page.getByRole('tab', { name: 'Edges' }).click();
+  await page.getByRole('button', { name: `All edges ${kind}` }).click();
+  if (heightText) {
+    await page.getByLabel(`Height of the ${kind}`).fill(heightText);
+    await page.getByRole('button', { name: 'Thickness and profile to all edges' }).click();
+  }
+  await page.getByRole('tab', { name: 'Piece' }).click();
+}
+async function cutOff(page: Page, how: string, size: string) {
+  await page.getByLabel('Cut off').selectOption({ label: how });
+  await page.getByLabel(/How far in|Width of the strip/).fill(size);
+  await page.getByRole('button', { name: 'Cut', exact: true }).last().click();
+}
+async function nameIt(page: Page, name: string) {
+  await page.getByLabel('Name of this place').fill(name);
+}
+const places = (page: Page) => page.getByRole('group', { name: 'Areas of the piece' });
+
+async function planCoat(
+  page: Page,
+  coat: { name: string; kind?: string; on?: readonly string[]; film?: string; intent?: string },
+) {
+  const again = page.getByRole('button', { name: 'Plan another coat' });
+  await expect(again.or(page.getByLabel('Coat', { exact: true })).first()).toBeVisible();
+  if (await again.isVisible()) await again.click();
+  if (coat.kind) await page.getByLabel('Kind', { exact: true }).selectOption(coat.kind);
+  await page.getByLabel('Coat', { exact: true }).fill(coat.name);
+  await page.getByLabel('Resin', { exact: true }).selectOption({ label: 'Millrace Clear' });
+  const form = page.locator('form').filter({ has: page.getByLabel('Coat', { exact: true }) });
+  if (coat.on) {
+    const boxes = form.getByRole('group', { name: 'On which areas' }).getByRole('checkbox');
+    for (const box of await boxes.all()) await box.setChecked(false);
+    for (const place of coat.on)
+      await form
+        .getByRole('group', { name: 'On which areas' })
+        .getByLabel(place, { exact: true })
+        .check();
+  }
+  if (coat.intent || coat.film)
+    await form.getByLabel('It is to').selectOption(coat.intent ?? 'given');
+  if (coat.film) await form.getByLabel('Film thickness').fill(coat.film);
+  return form;
+}
+const submit = async (page: Page, form: Locator, name: string) => {
+  await form.getByRole('button', { name: 'Plan this coat' }).click();
+  await expect(ledger(page, name)).toBeVisible();
+};
+
+test('a serving board with a bare end and a barrier line, by keyboard alone', async ({ page }) => {
+  test.slow();
+  await openDemo(page, '/pieces/new');
+  await typeIn(page, 'Name', 'Counter board');
+  await typeIn(page, 'Width', '520');
+  await typeIn(page, 'Height', '220');
+  await expect(area(page)).toHaveText(/1144\scm²/);
+  await typeIn(page, 'How far in', '400 mm');
+  await page.keyboard.press('Enter');
+  // 120 × 220 mm stay bare.
+  await expect(area(page)).toHaveText(/264\scm²/);
+  await typeIn(page, 'Name of this place', 'Handle end');
+  await goTo(page, page.getByLabel(/Stays bare/));
+  await page.keyboard.press('Space');
+  await expect(page.getByLabel(/Stays bare/)).toBeChecked();
+  await expectAccessible(page);
+  await press(page, named(page, 'Add to the bench'));
+
+  await pick(page, 'Kind', 'li', 'line');
+  await press(page, named(page, /^Along Handle end/));
+  await press(page, named(page, 'Plan this coat'));
+  await expect(ledger(page, 'Line')).toContainText('Drawn line');
+  await press(page, named(page, 'Plan another coat'));
+  await pick(page, 'Kind', 'fl', 'flood');
+  await press(page, named(page, 'Plan this coat'));
+  await expect(ledger(page, 'Flood 1')).toContainText('Film on the face');
+  await expect(section(page)).toContainText('Handle end, bare');
+  await expectAccessible(page);
+
+  // Three sides of 400 × 220 mm drip, and the line is masked: (1020 + 220) mm and a tenth more.
+  const stages = page.getByRole('navigation', { name: 'Stages of the piece' });
+  await stages.getByRole('link', { name: /prepare/i }).focus();
+  await page.keyboard.press('Enter');
+  const row = page.getByRole('region', { name: 'Materials' }).getByRole('row', {
+    name: /painter’s tape 24 mm/,
+  });
+  await expect(row).toContainText(/1364\smm|1\.36\sm/);
+});
+
+test('a paste bank with part-face coats and two waves, drawn by mouse', async ({ page }) => {
+  test.slow();
+  await startPiece(page, 'River mouth', 600, 300);
+  await allEdges(page, 'tape wall');
+  const tools = page.getByRole('toolbar', { name: 'Tools of the plan' });
+  await tools.getByRole('button', { name: 'Cut' }).click();
+  const box = await page.getByRole('group', { name: /^Plan of/ }).boundingBox();
+  if (!box) throw new Error('no plan');
+  // A line that ends on the face does not cut: told on the plan, and the drawing stays.
+  const at = (x: number, y: number) =>
+    page.mouse.click(box.x + box.width * x, box.y + box.height * y);
+  await at(0.05, 0.5);
+  await at(0.4, 0.45);
+  await page.getByRole('button', { name: 'Finish' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'does not cut' })).toBeVisible();
+  await at(0.6, 0.55);
+  await at(0.96, 0.45);
+  await page.getByRole('button', { name: 'Finish' }).click();
+  await nameIt(page, 'Sand bank');
+  await places(page).getByRole('button', { name: 'Face 1' }).click();
+  await nameIt(page, 'Water');
+  // The keys of the page take the last name back, then the cut; and give both again.
+  await page.getByRole('button', { name: 'Add to the bench' }).focus();
+  await page.keyboard.press('Control+z');
+  await expect(places(page).getByRole('button', { name: 'Face 1' })).toBeVisible();
+  await page.keyboard.press('Control+Shift+z');
+  await expect(places(page).getByRole('button', { name: 'Water' })).toBeVisible();
+  await page.getByRole('button', { name: 'Add to the bench' }).click();
+
+  await page.getByRole('button', { name: 'Add a layer that is not resin' }).click();
+  await page.getByLabel('Name of the layer').fill('Sand of paste');
+  await page.getByLabel('Greatest height').fill('3.2 mm');
+  await page.getByLabel('Mean height').fill('3.2 mm');
+  await page.getByLabel('Where it stands').selectOption('there before');
+  const on = page.getByRole('region', { name: 'New layer' });
+  await on.getByLabel('Water', { exact: true }).uncheck();
+  await on.getByRole('button', { name: 'Add this layer' }).click();
+  await expect(build(page)).toContainText('was there before · paste · on Sand bank');
+
+  const deep = await planCoat(page, { name: 'Deep', kind: 'art', on: ['Water'], film: '1.6 mm' });
+  await submit(page, deep, 'Deep');
+  // The coat meets none of the paste: its film is that of the water alone.
+  await expect(ledger(page, 'Deep')).not.toContainText('Room that relief takes');
+  await expect(section(page)).toContainText('Sand of paste');
+  for (const name of ['Wave 1', 'Wave 2']) {
+    const form = await planCoat(page, { name, kind: 'line', on: ['Water'] });
+    await form.getByLabel('The line is a').selectOption('wave');
+    const pad = form.getByRole('application', { name: /^Line on the plan/ });
+    const pen = await pad.boundingBox();
+    if (!pen) throw new Error('no pad');
+    for (const x of [0.2, 0.5, 0.8])
+      await page.mouse.click(pen.x + pen.width * x, pen.y + pen.height * 0.62);
+    await submit(page, form, name);
+    await expect(ledger(page, name)).toContainText('Drawn line');
+  }
+  await expect(build(page).getByRole('button')).toHaveCount(4);
+  await expectAccessible(page);
+});
+
+test('cells between raised lines in a mould, then a flood above them', async ({ page }) => {
+  test.slow();
+  await startPiece(page, 'Crest', 200, 200);
+  await allEdges(page, 'mould', '6 mm');
+  await cutOff(page, 'from the left', '100 mm');
+  await nameIt(page, 'Right');
+  await page.getByLabel('Boundary with Face 1').selectOption('raised line');
+  await page.getByLabel('Its height').fill('2 mm');
+  await places(page).getByRole('button', { name: 'Face 1' }).click();
+  await nameIt(page, 'Left');
+  await page.getByRole('button', { name: 'Add to the bench' }).click();
+
+  // A fill to the top of its line is told; one under it is fine; a flood stands above.
+  const cell = await planCoat(page, {
+    name: 'Left cell',
+    kind: 'art',
+    on: ['Left'],
+    film: '2.2 mm',
+  });
+  await submit(page, cell, 'Left cell');
+  await expect(page.getByText('Runs over the raised line')).toBeVisible();
+  await page.getByLabel('Film thickness').fill('1.4 mm');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Stays under the raised line')).toBeVisible();
+  const right = await planCoat(page, {
+    name: 'Right cell',
+    kind: 'art',
+    on: ['Right'],
+    film: '1.4 mm',
+  });
+  await submit(page, right, 'Right cell');
+  const flood = await planCoat(page, { name: 'Over all', film: '0.5 mm' });
+  await submit(page, flood, 'Over all');
+  await expect(page.getByText('The raised line stands proud')).toBeVisible();
+  await page.getByLabel('Film thickness').fill('1.2 mm');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Stands above the raised line')).toBeVisible();
+  await expect(section(page)).toContainText('Left cell · planned');
+  await expect(section(page)).toContainText('Right cell · planned');
+  await expectAccessible(page);
+});
+
+test.describe('on a touch screen of 1024 × 768', () => {
+  test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true });
+  test('a tape design with glitter varnish between two fills', async ({ page }) => {
+    test.slow();
+    await startPiece(page, 'Lamp plate', 240, 160);
+    await allEdges(page, 'own rim');
+    await page.getByRole('button', { name: 'Add to the bench' }).tap();
+    const first = await planCoat(page, { name: 'First fill', film: '2 mm' });
+    await submit(page, first, 'First fill');
+    for (const [kind, name] of [
+      ['tape design', 'Lattice'],
+      ['glitter in varnish', 'Glitter'],
+    ] as const) {
+      await page.getByRole('button', { name: 'Add a layer' }).tap();
+      await page.getByLabel('What is laid').selectOption(kind);
+      await page.getByLabel('Name of the layer').fill(name);
+      await page.getByRole('button', { name: 'Add this layer' }).tap();
+      await expect(build(page).getByRole('button', { name: new RegExp(`^${name}`) })).toBeVisible();
+    }
+    const second = await planCoat(page, { name: 'Second fill', film: '2 mm' });
+    await submit(page, second, 'Second fill');
+    // The glitter lies over the first fill, and takes its room of the second.
+    await expect(ledger(page, 'Second fill')).toContainText('Room that relief takes');
+    // What was typed of a third layer is there again after a reload, and goes when it is put back.
+    await page.getByRole('button', { name: 'Add a layer' }).tap();
+    await page.getByLabel('Name of the layer').fill('Gold along the rim');
+    await page.waitForFunction(() => indexedDB.databases().then((d) => d.length > 0));
+    await page.clock.runFor(400);
+    await page.reload();
+    await expect(page.getByLabel('Name of the layer')).toHaveValue('Gold along the rim');
+    await page.getByRole('button', { name: 'Not now' }).tap();
+    // A coat that is taken off the plan comes back.
+    await page.getByRole('button', { name: 'Take this coat off the plan' }).tap();
+    await page.getByRole('button', { name: 'Put it back' }).tap();
+    await expect(build(page).getByRole('button', { name: /First fill/ })).toBeVisible();
+    await expectAccessible(page);
+    // Glitter is laid before the second fill, and dries.
+    await openStage(page, 'prepare');
+    await expect(page.getByRole('listitem', { name: 'Lay Glitter' })).toBeVisible();
+  });
+});
+
+test('a dammed outline that is freed and coated again', async ({ page }) => {
+  test.slow();
+  await openPieceFromDemo(page, 'Signal-lamp plaque');
+  await build(page)
+    .getByRole('button', { name: /^Second fill/ })
+    .click();
+  await expect(page.getByText('Stays under the dam')).toBeVisible();
+  await page.getByText('Name, kind, resin, areas, rest').click();
+  await expect(page.getByLabel(/Its dam comes off/)).toBeChecked();
+  await build(page)
+    .getByRole('button', { name: /^Over the edge/ })
+    .click();
+  // Its edges are open by then: it is flooded over them.
+  await expect(ledger(page, 'Over the edge')).toContainText('Runs off');
+  await expect(page.getByText(/run over, to catch and feed back/)).toBeVisible();
+  await page.getByRole('button', { name: /^Second fill/ }).click();
+  await page.getByText('Name, kind, resin, areas, rest').click();
+  await page.getByLabel(/Its dam comes off/).uncheck();
+  await page.getByRole('button', { name: /^Over the edge/ }).click();
+  await expect(page.getByText(/open edge/).first()).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('a back, turned', async ({ page }) => {
+  test.slow();
+  await openPieceFromDemo(page, 'Lamp-room tray');
+  await build(page).getByRole('button', { name: /^Back/ }).click();
+  await expect(section(page)).toContainText('back up');
+  for (const coat of [/^Patch/, /^Dome/, /^Colours/, /^Fill/]) {
+    await build(page).getByRole('button', { name: coat }).click();
+    await page.getByRole('button', { name: 'Take this coat off the plan' }).click();
+    await expect(build(page).getByRole('button', { name: coat })).toHaveCount(0);
+  }
+  await openStage(page, 'prepare');
+  const turn = page.getByRole('listitem', { name: 'Turn it over, back up' });
+  await expect(turn).toBeVisible();
+  await openStage(page, 'coats');
+  await page.getByRole('button', { name: /Lies face up: turn it over/ }).click();
+  await expect(page.getByRole('button', { name: /Lies back up: turn it over/ })).toBeVisible();
+  await openStage(page, 'prepare');
+  await expect(turn).toHaveCount(0);
+  await page.goto('/book');
+  await expect(page.getByRole('region', { name: 'Log' }).getByText('piece turned')).toBeVisible();
+  await expectAccessible(page);
+});
+
+async function openPieceFromDemo(page: Page, name: string): Promise<void> {
+  await openDemo(page);
+  await openPiece(page, name, 'coats');
+}
+
+test('what is typed in a survey stays over stages and a reload, until it is put back', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await openPiece(page, 'Estuary panel', 'survey');
+  const note = page.getByLabel('Note', { exact: true });
+  await note.fill('Mouth of the river, half typed');
+  await openStage(page, 'coats');
+  await openStage(page, 'survey');
+  await expect(note).toHaveValue('Mouth of the river, half typed');
+  await page.clock.runFor(400);
+  await page.reload();
+  await expect(note).toHaveValue('Mouth of the river, half typed');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Put back what is stored' }).click();
+  await expect(note).toHaveValue(/^Mouth of the river below the viaduct/);
+  await page.reload();
+  await expect(note).toHaveValue(/^Mouth of the river below the viaduct/);
+  await expect(page.getByRole('button', { name: 'Put back what is stored' })).toHaveCount(0);
+});
