@@ -173,10 +173,13 @@ export const MASK_RULES: readonly PrepRule[] = [
     source: `${TRADE} Amount: length + 10 %; brushed masks 20 mm wide.`,
     needed: true,
     find: (facts) =>
-      facts.waiting.flatMap((coat) =>
-        (coat.covers ?? facts.areasOf(coat).map(coverOf))
-          .map((cover) => maskDraft(facts, coat, cover))
-          .filter((d) => d !== null),
-      ),
+      // A drawn line drips nowhere.
+      facts.waiting
+        .filter((coat) => coat.kind !== 'line')
+        .flatMap((coat) =>
+          (coat.covers ?? facts.areasOf(coat).map(coverOf))
+            .map((cover) => maskDraft(facts, coat, cover))
+            .filter((d) => d !== null),
+        ),
   },
 ];
