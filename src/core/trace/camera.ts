@@ -35,6 +35,19 @@ const cross = (a: Vector, b: Vector): Vector => [
   a[0] * b[1] - a[1] * b[0],
 ];
 
+/**
+ * A view that leans less tells nothing of its lens: half a pixel at a corner turns the focal length by a third.
+ * Judgement, from views with that error.
+ */
+const STRAIGHT_RAD = 0.12;
+
+/** How far a view leans, for a focal length, rad. */
+function tiltOf(c1: Vector, c2: Vector, focalPx: number): number {
+  const ray = (c: Vector): Vector => [c[0] / focalPx, c[1] / focalPx, c[2]];
+  const n = cross(ray(c1), ray(c2));
+  return Math.acos(Math.min(1, Math.abs(n[2]) / norm(n)));
+}
+
 /** Focal length from the two constraints of one plane, or null where the view is too straight for it. */
 function focalOf(c1: Vector, c2: Vector): number | null {
   // r1 · r2 = 0 and |r1| = |r2| with K = diag(f, f, 1); the better conditioned one counts.
@@ -48,7 +61,8 @@ function focalOf(c1: Vector, c2: Vector): number | null {
 /**
  * Where the camera stood, from the homography of the plane to the picture.
  * @param toPicture plane (m) to picture (px, y down) @param size of the picture; the view axis goes through its middle
- * @returns pose; a focal length that the perspective does not tell is taken as 26 mm on 36 mm
+ * @returns pose; a focal length that the perspective does not tell, as in a view from nearly straight above, is taken
+ *   as 26 mm on 36 mm
  * Source: Zhang 2000, A flexible new technique for camera calibration, §2.3 (from memory): square pixels,
  *   no skew, principal point in the middle.
  */
@@ -61,8 +75,13 @@ export function cameraPose(toPicture: Homography, size: PictureSize): CameraPose
   };
   const [c1, c2, c3] = [column(0), column(1), column(2)];
   const found = focalOf(c1, c2);
-  const known = found !== null && found > FOCAL_RANGE[0] * long && found < FOCAL_RANGE[1] * long;
-  const focalPx = known ? found : ASSUMED_FOCAL * long;
+  const assumedPx = ASSUMED_FOCAL * long;
+  const known =
+    found !== null &&
+    found > FOCAL_RANGE[0] * long &&
+    found < FOCAL_RANGE[1] * long &&
+    tiltOf(c1, c2, assumedPx) >= STRAIGHT_RAD;
+  const focalPx = known ? found : assumedPx;
   const ray = (c: Vector): Vector => [c[0] / focalPx, c[1] / focalPx, c[2]];
   const [a, b, t] = [ray(c1), ray(c2), ray(c3)];
   const scale = 2 / (norm(a) + norm(b));
