@@ -5,6 +5,7 @@ import {
   plannedGrounds,
   staysOfFilm,
   type BuildCoat,
+  type BuildLayer,
   type CheckInput,
   type Ground,
   type Ledger,
@@ -15,7 +16,7 @@ import {
 } from '@/core/coat';
 import type { ResinSheet } from '@/core/resin';
 import type { Result } from '@/core/result';
-import type { Area, Coat, Layer, Piece, PrepRecord } from '@/records';
+import type { Area, Coat, Piece, PrepRecord } from '@/records';
 
 /** A piece as its coats are planned on it. */
 export interface PlanGround {
@@ -23,7 +24,7 @@ export interface PlanGround {
   /** All places and uncut areas of the piece, the faces that are cut, and all coats and layers. */
   readonly areas: readonly Area[];
   readonly wholes: readonly Area[];
-  readonly layers: readonly Layer[];
+  readonly layers: readonly BuildLayer[];
   readonly coats: readonly BuildCoat[];
   /** Areas whose pores Prepare has closed. */
   readonly sealed: ReadonlySet<string>;

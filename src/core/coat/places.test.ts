@@ -1,7 +1,6 @@
 import type { Point } from '../geometry';
 import { seededRandom } from '../numeric';
 import { LAYER_KINDS } from '../piece';
-import { partition, placeOutline } from '../places';
 import { TEST_SHEET } from '../resin/test/sheet';
 import {
   beadOf,
@@ -298,27 +297,3 @@ function regionOf(area: PlanArea): number {
     Math.max(...points.map((p) => p[k])) - Math.min(...points.map((p) => p[k]));
   return span(0) * span(1);
 }
-
-describe('the outline of a place', () => {
-  it('is one side for each thing that it lies on, and goes round from a side’s begin', () => {
-    const found = partition({ kind: 'disc', diameterM: 0.2 }, [
-      {
-        of: 'a',
-        makes: 'b',
-        points: [
-          [0, 0.2],
-          [0.01, 0],
-          [0, -0.2],
-        ],
-        closed: false,
-      },
-    ]);
-    if (!found.ok) throw new Error('cut');
-    for (const region of found.value.values()) {
-      const { shape, marks } = placeOutline(region);
-      expect([...marks].sort()).toEqual([-1, 0]);
-      expect(shape.outer.sideOf?.[0]).toBe(0);
-      expect(new Set(shape.outer.sideOf)).toEqual(new Set([0, 1]));
-    }
-  });
-});

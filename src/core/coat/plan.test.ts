@@ -249,7 +249,7 @@ describe('order, cost and left-over', () => {
     expect(leftOverPlan(1e-6, fillers)).toEqual({ takes: [], restM3: 1e-6 });
     expect(() => leftOverPlan(-1, fillers)).toThrow('leftOverPlan');
   });
-  it('ready plans: the six common cases, each with coats that can be laid', () => {
+  it('ready plans: the eight common cases, each with coats that can be laid', () => {
     expect(READY_PLANS.map((p) => p.title)).toEqual([
       'Sealed tile',
       'Porous board',
@@ -257,8 +257,11 @@ describe('order, cost and left-over', () => {
       'Glitter relief',
       'Torn canvas',
       'Failed pour, re-faced',
+      'Tape design with glitter',
+      'Gilding under depth',
     ]);
-    for (const { coats, why } of READY_PLANS) {
+    for (const { coats, why, layers = [] } of READY_PLANS) {
+      for (const { over } of layers) expect(over === null || over < coats.length).toBe(true);
       expect(coats.length).toBeGreaterThan(0);
       expect(why).not.toBe('');
     }

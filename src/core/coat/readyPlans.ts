@@ -1,4 +1,4 @@
-import type { CoatKind } from '../piece';
+import type { CoatKind, LayerKind } from '../piece';
 import type { Intent } from './intent';
 
 /** One coat of a ready plan. */
@@ -16,6 +16,8 @@ export interface ReadyPlan {
   readonly title: string;
   readonly why: string;
   readonly coats: readonly ReadyCoat[];
+  /** Layers that are not resin, each over one of the coats by its place from 0; null: on the ground. */
+  readonly layers?: readonly { readonly kind: LayerKind; readonly over: number | null }[];
 }
 
 const mm = (n: number) => n / 1000;
@@ -70,6 +72,33 @@ export const READY_PLANS: readonly ReadyPlan[] = [
     coats: [
       coat('Fill', 'fill', { by: 'fill', belowM: 0 }, 'recesses'),
       coat('New face', 'flood', given(1.8)),
+    ],
+  },
+  {
+    id: 'tape-and-glitter',
+    title: 'Tape design with glitter',
+    why: 'A fill to lay the tape on, glitter in varnish over it, dry through; the second fill buries both.',
+    coats: [
+      coat('First fill', 'flood', given(1.6)),
+      coat('Second fill', 'flood', { by: 'bury', coverM: mm(0.8) }),
+    ],
+    layers: [
+      { kind: 'tape design', over: 0 },
+      { kind: 'glitter in varnish', over: 0 },
+    ],
+  },
+  {
+    id: 'gilded-depth',
+    title: 'Gilding under depth',
+    why: 'Leaf on the ground, locked; lines gilded on the first flood, and a thin gloss that seals them in.',
+    coats: [
+      coat('Lock', 'lock', given(0.7)),
+      coat('Flood', 'flood', given(1.6)),
+      coat('Gloss', 'flood', given(1)),
+    ],
+    layers: [
+      { kind: 'leaf', over: null },
+      { kind: 'gilding', over: 1 },
     ],
   },
 ];

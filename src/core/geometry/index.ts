@@ -29,6 +29,7 @@ export {
 } from './path';
 export { arcPoint, arcSegments, bulgeSegments, endpointArc, type CentreArc } from './arc';
 export {
+  bareIssues,
   outlineArea,
   outlineSides,
   pathBox,

@@ -260,3 +260,27 @@ describe('insets', () => {
     expect(regionArea(sidedFace(disc)) / measureShape(disc).areaM2 - 1).toBeLessThan(1e-10);
   });
 });
+
+describe('the outline of a place', () => {
+  it('is one side for each thing that it lies on, and goes round from a side’s begin', () => {
+    const found = partition({ kind: 'disc', diameterM: 0.2 }, [
+      {
+        of: 'a',
+        makes: 'b',
+        points: [
+          [0, 0.2],
+          [0.01, 0],
+          [0, -0.2],
+        ],
+        closed: false,
+      },
+    ]);
+    if (!found.ok) throw new Error('cut');
+    for (const region of found.value.values()) {
+      const { shape, marks } = placeOutline(region);
+      expect([...marks].sort()).toEqual([-1, 0]);
+      expect(shape.outer.sideOf?.[0]).toBe(0);
+      expect(new Set(shape.outer.sideOf)).toEqual(new Set([0, 1]));
+    }
+  });
+});

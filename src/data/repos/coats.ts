@@ -2,11 +2,12 @@ import { checkCoatOrder } from '@/core/coat';
 import { assert } from '@/core/result';
 import type { ShopDb } from '../db';
 import { settledCoats, type PieceRows } from '@/shop/settled';
-import { type Coat, COATS, type Id } from '@/records';
+import { asId, type Coat, COATS, type Id, type Layer } from '@/records';
 import { act, type ActionContext } from '../write';
 import equal from 'fast-deep-equal';
 import { ActionError, StaleActionError, type Stales } from '../errors';
 import type { Prefer } from '../merge';
+import { without } from './without';
 
 /** What is told of a new coat; its place, its thickness and all that happens to it follow. */
 export type NewCoat = Pick<
@@ -47,6 +48,15 @@ export type CoatChange = Partial<
   >
 >;
 
+/** A layer that is planned with coats, over one of them by its place among them, from 0; null: on what lies there. */
+export interface PlannedLayer extends Pick<
+  Layer,
+  'kind' | 'name' | 'greatestM' | 'meanM' | 'share' | 'labelS' | 'turn'
+> {
+  readonly areaIds: readonly string[];
+  readonly over: number | null;
+}
+
 const TABLES = ['coats', 'areas', 'layers', 'resins', 'pieces', 'tasks'] as const;
 const byPlace = (a: Coat, b: Coat): number => a.order - b.order;
 
@@ -72,13 +82,14 @@ export function coatRows(rows: PieceRows, next: readonly Coat[]): Coat[] {
 }
 
 /**
- * Plans coats of one piece on top of those there are, the lowest first. Returns their ids.
+ * Plans coats of one piece on top of those there are, the lowest first, with what is laid between. Returns their ids.
  * @throws RangeError when the plans are of several pieces, or none
  */
 export function planCoats(
   db: ShopDb,
   context: ActionContext,
   plans: readonly NewCoat[],
+  layers: readonly PlannedLayer[] = [],
 ): Promise<Id<'coat'>[]> {
   return act(db, context, TABLES, async (w) => {
     const [pieceId, other] = [...new Set(plans.map((p) => p.pieceId))];
@@ -91,14 +102,26 @@ export function planCoats(
     const lifted = rows.coats.map((c) =>
       c.order > top ? { ...c, order: c.order + plans.length } : c,
     );
-    const added = plans.map(({ over: _, ...plan }, i): Coat => ({
+    const added = plans.map((plan, i): Coat => ({
       ...COATS.defaults,
-      ...plan,
+      ...without(plan, 'over'),
       staysM: plan.areaIds.map(() => plan.thicknessM),
       id: context.newId(),
       order: top + 1 + i,
     }));
-    for (const row of coatRows(rows, [...lifted, ...added])) await w.put('coats', row);
+    const below = [...rows.coats].sort(byPlace).findLast((c) => c.order <= top)?.id ?? null;
+    const laid = layers.map((layer): Layer => ({
+      ...layer,
+      id: context.newId(),
+      pieceId,
+      turn: rows.layers.length + layer.turn,
+      over: layer.over === null ? below : (added[layer.over]?.id ?? below),
+      areaIds: layer.areaIds.map((id) => asId<'area'>(id)),
+      state: { at: 'planned' },
+    }));
+    const withLayers = { ...rows, layers: [...rows.layers, ...laid] };
+    for (const row of coatRows(withLayers, [...lifted, ...added])) await w.put('coats', row);
+    for (const row of laid) await w.put('layers', row);
     for (const { id, name, thicknessM } of added)
       await w.log('coat planned', { pieceId, coatId: id, text: name, figures: { thicknessM } });
     return added.map((c) => c.id);

@@ -8,6 +8,11 @@ import { placedAreas } from '@/shop/placed';
 import { followPlaces } from '@/shop/followPlaces';
 import { act, type ActionContext } from '../write';
 import { coatRows, pieceRows } from './coats';
+import { without } from './without';
+
+const SURVEY_TABLES = [
+  ...['pieces', 'areas', 'coats', 'layers', 'tasks', 'resins', 'photos'],
+] as TableName[];
 
 export interface Survey {
   readonly name: string;
@@ -30,12 +35,6 @@ const areaRows = (
   pieceId: Id<'piece'>,
   areas: readonly SurveyedArea[],
 ): Area[] => placedAreas(areas).map((area) => ({ ...area, id: area.id ?? newId(), pieceId }));
-
-const without = <T extends object, K extends keyof T>(row: T, field: K): Omit<T, K> => {
-  const rest: Partial<T> = { ...row };
-  delete rest[field];
-  return rest as Omit<T, K>;
-};
 
 /** The survey as the records have it. */
 export const surveyOf = (piece: Piece, areas: readonly Area[]): Survey => {
@@ -87,6 +86,59 @@ export function addPiece(
   });
 }
 
+/**
+ * A piece like another one: its survey, and its coats and layers as a plan. Pictures stay with the first.
+ * @returns the new piece's id
+ * @throws StaleActionError when the piece is gone
+ */
+export function duplicatePiece(
+  db: ShopDb,
+  context: ActionContext,
+  pieceId: Id<'piece'>,
+): Promise<Id<'piece'>> {
+  return act(db, context, SURVEY_TABLES, async (w) => {
+    const { piece, areas, coats, layers } = await pieceRows(db, pieceId);
+    const fresh = new Map<string, string>();
+    const renamed = <I extends string>(id: I): I => {
+      const known = fresh.get(id) ?? context.newId();
+      fresh.set(id, known);
+      return known as I;
+    };
+    const copy: Piece = {
+      ...piece,
+      ...{ id: renamed(piece.id), name: `${piece.name}, copy`.slice(0, 120) },
+      ...{ createdMs: context.nowMs, level: null, up: 'front' },
+    };
+    await w.put('pieces', copy);
+    // Faces come before the places that are part of them.
+    for (const area of [...areas].sort(
+      (a, b) => Number(a.partOf !== null) - Number(b.partOf !== null),
+    ))
+      await w.put('areas', {
+        ...area,
+        ...{ id: renamed(area.id), pieceId: copy.id },
+        partOf: area.partOf && renamed(area.partOf),
+        cuts: area.cuts.map((c) => ({ ...c, of: renamed(c.of), makes: renamed(c.makes) })),
+        measured: area.measured.by === 'photo' ? { by: 'drawing' } : area.measured,
+      });
+    for (const coat of coats)
+      await w.put('coats', {
+        ...coat,
+        ...{ id: renamed(coat.id), pieceId: copy.id, areaIds: coat.areaIds.map(renamed) },
+        ...{ batchId: null, pouredMs: null, coveredMs: null, history: [] },
+      });
+    for (const layer of layers)
+      await w.put('layers', {
+        ...layer,
+        ...{ id: renamed(layer.id), pieceId: copy.id, areaIds: layer.areaIds.map(renamed) },
+        over: layer.over && renamed(layer.over),
+        state: layer.state.at === 'laid' ? { at: 'planned' } : layer.state,
+      });
+    await w.log('piece added', { pieceId: copy.id, text: `${copy.name}: like ${piece.name}` });
+    return copy.id;
+  });
+}
+
 /** A picture that belongs to a survey; its id is known before it is stored. */
 export type NewPhoto = Omit<Photo, 'pieceId' | 'defectId' | 'takenMs'>;
 
@@ -95,10 +147,6 @@ const photoRows = (
   pieceId: Id<'piece'>,
   photos: readonly NewPhoto[],
 ): Photo[] => photos.map((photo) => ({ ...photo, pieceId, defectId: null, takenMs: nowMs }));
-
-const SURVEY_TABLES = [
-  ...['pieces', 'areas', 'coats', 'layers', 'tasks', 'resins', 'photos'],
-] as TableName[];
 
 /** A coat on the places that its areas were cut into, with what stays of it there; null where it cannot follow. */
 function coatOn(coat: Coat, before: readonly Area[], after: readonly Area[]): Coat | null {

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { PieceView } from '@/shop/coatView';
 import { PieceFrame } from '@/features/common/PieceFrame';
 import { Button } from '@/ui/Button';
@@ -31,23 +31,40 @@ interface KeptProps {
   readonly layer: DraftStore<LayerDraft>;
 }
 
-function KeptDesk({ view, coat, layer: layerStore }: KeptProps) {
+/** What is open on the desk. What was typed and not stored stands open again, the first time. */
+function useOpen({ coat, layer }: Omit<KeptProps, 'view'>) {
   const [chosen, setChosen] = useState<string | null>(null);
-  // What was typed and not stored stands open again, the first time.
   const [keptCoat, setKeptCoat] = useState(coat.kept ?? null);
-  const [keptLayer, setKeptLayer] = useState(layerStore.kept ?? null);
+  const [keptLayer, setKeptLayer] = useState(layer.kept ?? null);
   const [planning, setPlanning] = useState(keptCoat !== null);
   const [removed, setRemoved] = useState<Removed | null>(null);
   /** A layer that is edited; `new` for one that is added. */
   const [layerId, setLayerId] = useState<string | null>(keptLayer ? 'new' : null);
+  return {
+    ...{ chosen, setChosen, keptCoat, keptLayer, planning, setPlanning },
+    ...{ removed, setRemoved, layerId, setLayerId },
+    closeCoat: () => {
+      setPlanning(false);
+      setKeptCoat(null);
+    },
+    closeLayer: () => {
+      setLayerId(null);
+      setKeptLayer(null);
+    },
+  };
+}
+
+function KeptDesk({ view, coat, layer: layerStore }: KeptProps) {
+  const open = useOpen({ coat, layer: layerStore });
+  const { chosen, setChosen, keptCoat, keptLayer, planning, setPlanning } = open;
+  const { removed, setRemoved, layerId, setLayerId, closeCoat, closeLayer } = open;
   const selected =
     view.coats.find((c) => c.coat.id === chosen) ?? view.upcoming ?? view.coats.at(-1) ?? null;
   if (view.areas.length === 0) return <Panel>Survey the piece first.</Panel>;
   /** What was planned stands above: its section and its volume are what one wants to see next. */
   const planned = (id: string) => {
     setChosen(id);
-    setPlanning(false);
-    setKeptCoat(null);
+    closeCoat();
     window.scrollTo({ top: 0 });
   };
   const plan = (
@@ -56,14 +73,7 @@ function KeptDesk({ view, coat, layer: layerStore }: KeptProps) {
       kept={keptCoat}
       store={coat}
       onPlanned={planned}
-      onCancel={
-        selected
-          ? () => {
-              setPlanning(false);
-              setKeptCoat(null);
-            }
-          : null
-      }
+      onCancel={selected ? closeCoat : null}
     />
   );
   const layer = view.layers.find((l) => l.id === layerId);
@@ -74,10 +84,7 @@ function KeptDesk({ view, coat, layer: layerStore }: KeptProps) {
       layer={layer ?? null}
       kept={keptLayer}
       store={layerStore}
-      onDone={() => {
-        setLayerId(null);
-        setKeptLayer(null);
-      }}
+      onDone={closeLayer}
     />
   );
   const putBack = removed && <PutBack removed={removed} onDone={() => setRemoved(null)} />;
@@ -86,24 +93,7 @@ function KeptDesk({ view, coat, layer: layerStore }: KeptProps) {
       <Flex direction="column" gap="4" minW="0">
         {putBack}
         {plan}
-        {layerId === null ? (
-          <Box>
-            <Button onClick={() => setLayerId('new')}>Add a layer that is not resin</Button>
-            {view.layers.length > 0 && (
-              <Box mt="3" maxW="420px">
-                <CoatList
-                  view={view}
-                  selectedId={null}
-                  layerId={layerId}
-                  onSelect={setChosen}
-                  onLayer={setLayerId}
-                />
-              </Box>
-            )}
-          </Box>
-        ) : (
-          layerForm
-        )}
+        {layerId === null ? <FirstLayers view={view} onLayer={setLayerId} /> : layerForm}
         <ReadyPlans view={view} onPlanned={planned} />
       </Flex>
     );
@@ -120,24 +110,19 @@ function KeptDesk({ view, coat, layer: layerStore }: KeptProps) {
         })
       }
       list={
-        <Flex direction="column" gap="3">
-          <CoatList
-            view={view}
-            selectedId={selected.coat.id}
-            layerId={layerId}
-            onSelect={(id) => {
-              setChosen(id);
-              setLayerId(null);
-            }}
-            onLayer={setLayerId}
-          />
-          <Flex gap="2" wrap="wrap">
-            {!planning && <Button onClick={() => setPlanning(true)}>Plan another coat</Button>}
-            {layerId !== 'new' && <Button onClick={() => setLayerId('new')}>Add a layer</Button>}
-            <TurnOver view={view} />
-          </Flex>
+        <BuildUp
+          view={view}
+          selectedId={selected.coat.id}
+          layerId={layerId}
+          onSelect={(id) => {
+            setChosen(id);
+            setLayerId(null);
+          }}
+          onLayer={setLayerId}
+          onPlan={planning ? null : () => setPlanning(true)}
+        >
           {putBack}
-        </Flex>
+        </BuildUp>
       }
     >
       {(layer || layerId === 'new') && layerForm}
@@ -148,6 +133,52 @@ function KeptDesk({ view, coat, layer: layerStore }: KeptProps) {
         </>
       )}
     </CoatDesk>
+  );
+}
+
+interface BuildUpProps {
+  readonly view: PieceView;
+  readonly selectedId: string;
+  readonly layerId: string | null;
+  readonly onSelect: (id: string) => void;
+  readonly onLayer: (id: string) => void;
+  /** Null while a coat is being planned. */
+  readonly onPlan: (() => void) | null;
+  readonly children: ReactNode;
+}
+
+/** The build-up with what can be done to it. */
+function BuildUp({ view, onLayer, onPlan, children, ...list }: BuildUpProps) {
+  return (
+    <Flex direction="column" gap="3">
+      <CoatList view={view} onLayer={onLayer} {...list} />
+      <Flex gap="2" wrap="wrap">
+        {onPlan && <Button onClick={onPlan}>Plan another coat</Button>}
+        {list.layerId !== 'new' && <Button onClick={() => onLayer('new')}>Add a layer</Button>}
+        <TurnOver view={view} />
+      </Flex>
+      {children}
+    </Flex>
+  );
+}
+
+/** What a piece arrives with is told before its first coat. */
+function FirstLayers({ view, onLayer }: { view: PieceView; onLayer: (id: string) => void }) {
+  return (
+    <Box>
+      <Button onClick={() => onLayer('new')}>Add a layer that is not resin</Button>
+      {view.layers.length > 0 && (
+        <Box mt="3" maxW="420px">
+          <CoatList
+            view={view}
+            selectedId={null}
+            layerId={null}
+            onSelect={() => undefined}
+            onLayer={onLayer}
+          />
+        </Box>
+      )}
+    </Box>
   );
 }
 

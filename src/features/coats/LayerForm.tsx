@@ -8,7 +8,7 @@ import { addLayer, changeLayer, removeLayer } from '@/data/repos/layers';
 import { asId, type Layer } from '@/records';
 import type { PieceView } from '@/shop/coatView';
 import { FieldReader } from '@/features/common/fieldReader';
-import { useFormat } from '@/features/common/useFormat';
+import { useFormat, type Format } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
@@ -24,6 +24,64 @@ interface Props {
   readonly kept: KeptDraft<LayerDraft> | null;
   readonly store: Pick<DraftStore<LayerDraft>, 'keep' | 'drop'>;
   readonly onDone: () => void;
+}
+
+interface FieldsProps {
+  readonly view: PieceView;
+  readonly layer: Layer | null;
+  readonly draft: LayerDraft;
+  readonly errors: Readonly<Partial<Record<keyof LayerDraft, string>>>;
+  readonly format: Format;
+  readonly change: (part: Partial<LayerDraft>) => void;
+}
+
+/** What is laid, on what, how high, and how long it dries. */
+function LayerFields({ view, layer, draft, errors, format, change }: FieldsProps) {
+  const text = (field: 'name' | 'greatest' | 'mean' | 'share' | 'label') => ({
+    value: draft[field],
+    error: errors[field],
+    onChange: (e: { target: { value: string } }) => change({ [field]: e.target.value }),
+  });
+  const dries = LAYER_FACTS[draft.kind].leaves !== 'nothing';
+  return (
+    <Grid templateColumns="repeat(auto-fit, minmax(180px, 1fr))" gap="4">
+      <SelectField
+        label="What is laid"
+        value={draft.kind}
+        options={LAYER_KINDS.map((k) => [k, k])}
+        onChange={(e) => {
+          const fresh = usualLayer(e.target.value as LayerKind, view, format);
+          // What was said of its place stays.
+          change({ ...fresh, areaIds: draft.areaIds, over: draft.over, state: draft.state });
+        }}
+      />
+      <TextField label="Name of the layer" {...text('name')} />
+      <SelectField
+        label="Lies on"
+        value={draft.over}
+        options={[
+          ['', 'the ground'],
+          ...view.coats.map((c) => [c.coat.id, c.coat.name] as [string, string]),
+        ]}
+        onChange={(e) => change({ over: e.target.value })}
+      />
+      <TextField label="Greatest height" {...text('greatest')} />
+      <TextField label="Mean height" hint="Where it lies" {...text('mean')} />
+      <TextField label="Covers" hint="Share of its places" {...text('share')} />
+      {dries && <TextField label="Dry by its label" hint="In hours; edit it" {...text('label')} />}
+      {!layer && (
+        <SelectField
+          label="Where it stands"
+          value={draft.state}
+          options={[
+            ['planned', 'to be laid'],
+            ['there before', 'was there before'],
+          ]}
+          onChange={(e) => change({ state: e.target.value as LayerDraft['state'] })}
+        />
+      )}
+    </Grid>
+  );
 }
 
 /** What is not resin: where it lies, how high it stands, and how long it dries. */
@@ -46,11 +104,6 @@ export function LayerForm({ view, layer, kept, store, onDone: close }: Props) {
     if (!layer) store.drop();
     close();
   };
-  const text = (field: 'name' | 'greatest' | 'mean' | 'share' | 'label') => ({
-    value: draft[field],
-    error: errors[field],
-    onChange: (e: { target: { value: string } }) => change({ [field]: e.target.value }),
-  });
   const save = async () => {
     setAsked(true);
     if (!read) return;
@@ -72,7 +125,6 @@ export function LayerForm({ view, layer, kept, store, onDone: close }: Props) {
     void act(`remove ${layer.name}`, (db, c) => removeLayer(db, c, layer.id), {
       id: layer.id,
     }).then(onDone);
-  const dries = LAYER_FACTS[draft.kind].leaves !== 'nothing';
   return (
     <Panel as="section" aria-label={layer ? layer.name : 'New layer'}>
       <form
@@ -82,45 +134,7 @@ export function LayerForm({ view, layer, kept, store, onDone: close }: Props) {
         }}
         noValidate
       >
-        <Grid templateColumns="repeat(auto-fit, minmax(180px, 1fr))" gap="4">
-          <SelectField
-            label="What is laid"
-            value={draft.kind}
-            options={LAYER_KINDS.map((k) => [k, k])}
-            onChange={(e) => {
-              const fresh = usualLayer(e.target.value as LayerKind, view, format);
-              // What was said of its place stays.
-              change({ ...fresh, areaIds: draft.areaIds, over: draft.over, state: draft.state });
-            }}
-          />
-          <TextField label="Name of the layer" {...text('name')} />
-          <SelectField
-            label="Lies on"
-            value={draft.over}
-            options={[
-              ['', 'the ground'],
-              ...view.coats.map((c) => [c.coat.id, c.coat.name] as [string, string]),
-            ]}
-            onChange={(e) => change({ over: e.target.value })}
-          />
-          <TextField label="Greatest height" {...text('greatest')} />
-          <TextField label="Mean height" hint="Where it lies" {...text('mean')} />
-          <TextField label="Covers" hint="Share of its places" {...text('share')} />
-          {dries && (
-            <TextField label="Dry by its label" hint="In hours; edit it" {...text('label')} />
-          )}
-          {!layer && (
-            <SelectField
-              label="Where it stands"
-              value={draft.state}
-              options={[
-                ['planned', 'to be laid'],
-                ['there before', 'was there before'],
-              ]}
-              onChange={(e) => change({ state: e.target.value as LayerDraft['state'] })}
-            />
-          )}
-        </Grid>
+        <LayerFields {...{ view, layer, draft, errors, format, change }} />
         <Box fontSize="sm" color="ink2" mt="2">
           {LAYER_HINT[draft.kind]}
         </Box>

@@ -36,9 +36,68 @@ const outline = (view: PieceView, scale: MapScale): string[] => {
     });
 };
 
+interface DrawingProps extends Omit<Props, 'onChange'> {
+  readonly scale: MapScale;
+  readonly cursor: Point;
+}
+
+/** The face with its places, the line so far, and the cross. */
+function PadDrawing({ view, scale, points, closed, widthM, cursor }: DrawingProps) {
+  const { show } = useFormat();
+  const drawn = points
+    .map(([x, y]) => `${scale.x(x).toFixed(1)} ${scale.y(y).toFixed(1)}`)
+    .join('L');
+  const [cx, cy] = [scale.x(cursor[0]), scale.y(cursor[1])];
+  const last = points.at(-1);
+  return (
+    <>
+      {outline(view, scale).map((d, i) => (
+        <path
+          key={i}
+          d={d}
+          fill="var(--bm-colors-amber-wash)"
+          stroke="var(--bm-colors-ink)"
+          strokeWidth="1.2"
+        />
+      ))}
+      {points.length > 1 && (
+        <path
+          d={`M${drawn}${closed ? 'Z' : ''}`}
+          fill="none"
+          stroke="var(--bm-colors-amber)"
+          strokeWidth={Math.max(2.5, widthM * scale.pxPerM)}
+          strokeLinejoin="round"
+          strokeLinecap="round"
+          opacity="0.8"
+        />
+      )}
+      {points.map(([x, y], i) => (
+        <circle
+          key={i}
+          cx={scale.x(x)}
+          cy={scale.y(y)}
+          r="4"
+          fill="var(--bm-colors-card)"
+          stroke="var(--bm-colors-amber-deep)"
+          strokeWidth="2"
+        />
+      ))}
+      <path
+        d={`M${cx - 9} ${cy} H${cx + 9} M${cx} ${cy - 9} V${cy + 9}`}
+        stroke="var(--bm-colors-ink)"
+        strokeWidth="1.2"
+      />
+      {last && (
+        <SvgText x={cx + 10} y={cy - 8} size={12} family="mono" halo="var(--bm-colors-card)">
+          {show(Math.hypot(cursor[0] - last[0], cursor[1] - last[1]), 'length').text}
+        </SvgText>
+      )}
+    </>
+  );
+}
+
 /** A line is drawn on the plan of the face: clicks, taps or keys set its points. */
 export function LinePad({ view, points, closed, widthM, onChange }: Props) {
-  const { show } = useFormat();
   const [cursor, setCursor] = useState<Point>([0, 0]);
   const face = view.drawn[0];
   if (!face) return null;
@@ -59,11 +118,6 @@ export function LinePad({ view, points, closed, widthM, onChange }: Props) {
     else return;
     e.preventDefault();
   };
-  const drawn = points
-    .map(([x, y]) => `${scale.x(x).toFixed(1)} ${scale.y(y).toFixed(1)}`)
-    .join('L');
-  const [cx, cy] = [scale.x(cursor[0]), scale.y(cursor[1])];
-  const last = points.at(-1);
   return (
     <Box>
       <Flex gap="2" wrap="wrap" align="center" fontSize="sm" mb="1">
@@ -95,47 +149,7 @@ export function LinePad({ view, points, closed, widthM, onChange }: Props) {
         onPointerMove={(e) => setCursor(at(e))}
         onClick={(e) => onChange([...points, at(e as unknown as PointerEvent<SVGSVGElement>)])}
       >
-        {outline(view, scale).map((d, i) => (
-          <path
-            key={i}
-            d={d}
-            fill="var(--bm-colors-amber-wash)"
-            stroke="var(--bm-colors-ink)"
-            strokeWidth="1.2"
-          />
-        ))}
-        {points.length > 1 && (
-          <path
-            d={`M${drawn}${closed ? 'Z' : ''}`}
-            fill="none"
-            stroke="var(--bm-colors-amber)"
-            strokeWidth={Math.max(2.5, widthM * scale.pxPerM)}
-            strokeLinejoin="round"
-            strokeLinecap="round"
-            opacity="0.8"
-          />
-        )}
-        {points.map(([x, y], i) => (
-          <circle
-            key={i}
-            cx={scale.x(x)}
-            cy={scale.y(y)}
-            r="4"
-            fill="var(--bm-colors-card)"
-            stroke="var(--bm-colors-amber-deep)"
-            strokeWidth="2"
-          />
-        ))}
-        <path
-          d={`M${cx - 9} ${cy} H${cx + 9} M${cx} ${cy - 9} V${cy + 9}`}
-          stroke="var(--bm-colors-ink)"
-          strokeWidth="1.2"
-        />
-        {last && (
-          <SvgText x={cx + 10} y={cy - 8} size={12} family="mono" halo="var(--bm-colors-card)">
-            {show(Math.hypot(cursor[0] - last[0], cursor[1] - last[1]), 'length').text}
-          </SvgText>
-        )}
+        <PadDrawing {...{ view, scale, points, closed, widthM, cursor }} />
       </svg>
     </Box>
   );

@@ -79,6 +79,71 @@ function useCoatDraft(view: PieceView, kept: CoatDraft | null, keep: (d: CoatDra
   return { draft, read, errors, why, set, ask: () => setAsked(true), format };
 }
 
+type FormState = Pick<
+  ReturnType<typeof useCoatDraft>,
+  'draft' | 'errors' | 'why' | 'set' | 'ask' | 'format'
+>;
+
+/** Name, kind, resin and place of a coat, and what it is to do. */
+function CoatFields({
+  view,
+  draft,
+  errors,
+  why,
+  set,
+  ask,
+  format,
+}: FormState & { readonly view: PieceView }) {
+  const { resins } = useShop();
+  // It can go in under planned coats.
+  const places = view.coats
+    .slice(0, -1)
+    .filter((_, i) => view.coats[i + 1]?.state === 'planned')
+    .map((c) => [c.coat.id, c.coat.name] as [string, string]);
+  return (
+    <Grid templateColumns="repeat(auto-fit, minmax(200px, 1fr))" gap="4">
+      <TextField
+        label="Coat"
+        value={draft.name}
+        error={errors.name}
+        onChange={(e) => set.change({ name: e.target.value })}
+      />
+      <SelectField
+        label="Kind"
+        value={draft.kind}
+        options={COAT_KINDS.map((k) => [k, k])}
+        onChange={(e) => set.changeKind(e.target.value as CoatKind)}
+      />
+      <SelectField
+        label="Resin"
+        value={draft.resinId}
+        error={errors.resinId}
+        options={resins.map((r) => [r.id, r.name])}
+        onChange={(e) => set.change({ resinId: e.target.value })}
+      />
+      {places.length > 0 && (
+        <SelectField
+          label="Lies on"
+          value={draft.over}
+          options={[['', 'the topmost coat'], ...places]}
+          onChange={(e) => set.change({ over: e.target.value })}
+        />
+      )}
+      {draft.kind !== 'line' && (
+        <IntentFields
+          draft={draft.intent}
+          hint="With open edges it settles near 1.5–2 mm"
+          why={why}
+          error={errors.intent}
+          onKind={(by) => set.changeIntent(switchIntent(by, START, format))}
+          onValue={(value) => set.changeIntent({ ...draft.intent, value })}
+          onDone={draft.intent.value === '' ? undefined : ask}
+        />
+      )}
+    </Grid>
+  );
+}
+
 /** Plans the next coat on top of those there are. */
 export function PlanCoatForm({ view, kept, store, onPlanned, onCancel }: Props) {
   const { resins, settings } = useShop();
@@ -88,11 +153,6 @@ export function PlanCoatForm({ view, kept, store, onPlanned, onCancel }: Props) 
     kept?.value ?? null,
     store.keep,
   );
-  // It can go in under planned coats.
-  const places = view.coats
-    .slice(0, -1)
-    .filter((_, i) => view.coats[i + 1]?.state === 'planned')
-    .map((c) => [c.coat.id, c.coat.name] as [string, string]);
   const save = async () => {
     ask();
     if (!read.ok) return;
@@ -124,46 +184,7 @@ export function PlanCoatForm({ view, kept, store, onPlanned, onCancel }: Props) 
         }}
         noValidate
       >
-        <Grid templateColumns="repeat(auto-fit, minmax(200px, 1fr))" gap="4">
-          <TextField
-            label="Coat"
-            value={draft.name}
-            error={errors.name}
-            onChange={(e) => set.change({ name: e.target.value })}
-          />
-          <SelectField
-            label="Kind"
-            value={draft.kind}
-            options={COAT_KINDS.map((k) => [k, k])}
-            onChange={(e) => set.changeKind(e.target.value as CoatKind)}
-          />
-          <SelectField
-            label="Resin"
-            value={draft.resinId}
-            error={errors.resinId}
-            options={resins.map((r) => [r.id, r.name])}
-            onChange={(e) => set.change({ resinId: e.target.value })}
-          />
-          {places.length > 0 && (
-            <SelectField
-              label="Lies on"
-              value={draft.over}
-              options={[['', 'the topmost coat'], ...places]}
-              onChange={(e) => set.change({ over: e.target.value })}
-            />
-          )}
-          {draft.kind !== 'line' && (
-            <IntentFields
-              draft={draft.intent}
-              hint="With open edges it settles near 1.5–2 mm"
-              why={why}
-              error={errors.intent}
-              onKind={(by) => set.changeIntent(switchIntent(by, START, format))}
-              onValue={(value) => set.changeIntent({ ...draft.intent, value })}
-              onDone={draft.intent.value === '' ? undefined : ask}
-            />
-          )}
-        </Grid>
+        <CoatFields {...{ view, draft, errors, why, set, ask, format }} />
         {draft.line && (
           <LineFields
             view={view}

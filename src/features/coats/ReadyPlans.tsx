@@ -29,7 +29,7 @@ export function ReadyPlans({ view, onPlanned }: Props) {
     if (!read.ok) return;
     const outcome = await act(
       `plan ${plan.title}`,
-      (db, c) => planCoats(db, c, read.coats),
+      (db, c) => planCoats(db, c, read.coats, read.layers),
       read.coats,
     );
     const [first] = outcome.ok ? outcome.value : [];

@@ -193,7 +193,7 @@ export function ThicknessMap({
       state.is === 'solved' && coverage === 1 && !edgesOnly && !drawn
         ? drawMap(state.field, JSON.parse(settled) as FilmOver, scale)
         : null,
-    [state, settled, scale, coverage, edgesOnly],
+    [state, settled, scale, coverage, edgesOnly, drawn],
   );
   const { widthM, heightM } = shapeBox(area.shape);
   const even = drawing !== null && drawing.bands.length === 0;

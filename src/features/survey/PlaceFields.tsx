@@ -1,7 +1,7 @@
 'use client';
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
-import { measureShape, shapeSides } from '@/core/geometry';
+import { bareIssues, measureShape, shapePath, shapeSides } from '@/core/geometry';
 import { BOUNDARIES, isWall } from '@/core/piece';
 import { EDGE_STROKE } from '@/features/common/Outline';
 import { FieldReader } from '@/features/common/fieldReader';
@@ -10,7 +10,7 @@ import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import { cutHere, joinBack, joinsTo, setCut, stripLine } from './places';
+import { cutHere, holeAt, joinBack, joinsTo, setCut, stripLine } from './places';
 import { shapeNow } from './readShape';
 import { useSurvey } from './SurveyContext';
 import { EDGE_WORDS } from './words';
@@ -99,6 +99,49 @@ function CutByNumbers() {
   );
 }
 
+/** A round hole by its diameter and where its middle lies: it gets no resin. */
+function HoleByNumbers() {
+  const { area, format, editArea } = useSurvey();
+  const [draft, setDraft] = useState({ size: '', left: '', low: '' });
+  const [errors, setErrors] = useState<Partial<Record<keyof typeof draft, string>>>({});
+  const text = (field: keyof typeof draft) => ({
+    value: draft[field],
+    error: errors[field],
+    onChange: (e: { target: { value: string } }) =>
+      setDraft((d) => ({ ...d, [field]: e.target.value })),
+    onKeyDown: (e: { key: string; preventDefault: () => void }) => {
+      if (e.key !== 'Enter') return;
+      e.preventDefault();
+      add();
+    },
+  });
+  const add = () => {
+    const reader = new FieldReader<keyof typeof draft>(format);
+    const read = (field: keyof typeof draft) =>
+      reader.quantity(field, draft[field], 'length', { min: 1e-4, max: 10 });
+    const [sizeM, leftM, lowM] = [read('size'), read('left'), read('low')];
+    const shape = shapeNow(area, format);
+    if (reader.sound && shape) {
+      const hole = holeAt(shape, sizeM, leftM, lowM);
+      if (bareIssues(shapePath(shape), [hole]).length > 0)
+        reader.errors.left = 'This hole lies outside the outline.';
+      else {
+        editArea({ keepBare: [...area.keepBare, hole] });
+        setDraft({ size: '', left: '', low: '' });
+      }
+    }
+    setErrors(reader.errors);
+  };
+  return (
+    <Grid templateColumns="1fr 1fr 1fr auto" gap="2" alignItems="end" mt="2">
+      <TextField label="Hole, diameter" {...text('size')} />
+      <TextField label="From the left" {...text('left')} />
+      <TextField label="From below" {...text('low')} />
+      <Button onClick={add}>Hole</Button>
+    </Grid>
+  );
+}
+
 /** The places of a face: cut it, name them, say what stands on the cuts. */
 export function PlacesOfFace() {
   const { draft, area, format, select } = useSurvey();
@@ -130,6 +173,7 @@ export function PlacesOfFace() {
         );
       })}
       <CutByNumbers />
+      {area.cuts.length === 0 && <HoleByNumbers />}
     </Box>
   );
 }

@@ -1,10 +1,18 @@
 'use client';
 import { Box } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
+import { Button } from '@/ui/Button';
 import { fluidityLeft } from '@/core/film';
 import { mixDensity } from '@/core/resin';
 import { useAct, useDraft, useNow, useShop, type DraftStore, type KeptDraft } from '@/data/hooks';
-import { changeSurvey, surveyOf, type NewPhoto, type Survey } from '@/data/repos/survey';
+import {
+  changeSurvey,
+  duplicatePiece,
+  surveyOf,
+  type NewPhoto,
+  type Survey,
+} from '@/data/repos/survey';
 import { clockText } from '@/features/common/clockText';
 import type { PieceView } from '@/shop/coatView';
 import { PieceFrame } from '@/features/common/PieceFrame';
@@ -105,10 +113,31 @@ function KeptForm({ view, store, kept, onPutBack }: KeptProps) {
         onSubmit={save}
         onDraft={onDraft}
       />
+      <Duplicate view={view} />
       <Box role="status" mt="2" color="verdigris" fontWeight="600">
         {savedMs !== null && `Saved ${clockText(savedMs, savedMs)}.`}
       </Box>
     </>
+  );
+}
+
+/** Another piece like this one, its plan with it. */
+function Duplicate({ view }: { view: PieceView }) {
+  const act = useAct();
+  const router = useRouter();
+  const { piece } = view;
+  const copy = async () => {
+    const outcome = await act(
+      `add a piece like ${piece.name}`,
+      (db, c) => duplicatePiece(db, c, piece.id),
+      { id: piece.id },
+    );
+    if (outcome.ok) router.push(`/pieces/${outcome.value}/survey`);
+  };
+  return (
+    <Button size="sm" mt="3" onClick={() => void copy()}>
+      Another piece like this
+    </Button>
   );
 }
 

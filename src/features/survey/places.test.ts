@@ -2,7 +2,16 @@ import { measureShape } from '@/core/geometry';
 import { formatOf } from '@/features/common/useFormat';
 import { asId, DEFAULT_SETTINGS, type Id } from '@/records';
 import { emptyArea, emptyDraft, type SurveyDraft } from './draft';
-import { cutHere, cutOfEdges, joinBack, joinsTo, setCut, stripLine, withPlaces } from './places';
+import {
+  cutHere,
+  cutOfEdges,
+  holeAt,
+  joinBack,
+  joinsTo,
+  setCut,
+  stripLine,
+  withPlaces,
+} from './places';
 import { readSurvey } from './readSurvey';
 import { shapeNow } from './readShape';
 
@@ -130,6 +139,14 @@ describe('places in the survey', () => {
     expect(cutOfEdges(walled, walled.areas[1]!, METRIC).filter(Boolean)).toEqual([first!.makes]);
     const wrong = readSurvey(setCut(walled, first!.makes, { wall: 'tall' }, METRIC), METRIC);
     expect(wrong.ok || Object.keys(wrong.errors)).toEqual(['areas.0.cuts.0.wall']);
+  });
+
+  it('a hole by numbers takes its round from the face', () => {
+    const face = board.areas[0]!;
+    const hole = holeAt(shapeNow(face, METRIC)!, 0.04, 0.1, 0.05);
+    const holed = { ...board, areas: [{ ...face, keepBare: [hole] }] };
+    // π · 20² mm² off 520 × 220 mm.
+    expect(areas(holed)).toEqual([['Face', 114400 - 1257]]);
   });
 
   it('a strip along the edge is a place of even width', () => {

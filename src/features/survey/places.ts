@@ -1,6 +1,14 @@
 import { placeOf, type Joined, type PlanWhole } from '@/core/coat';
-import { flattenPath, shapePath, type Point, type Shape } from '@/core/geometry';
-import type { EdgeKind } from '@/core/piece';
+import {
+  flattenPath,
+  shapePath,
+  shapeSides,
+  shiftPath,
+  type Path,
+  type Point,
+  type Shape,
+} from '@/core/geometry';
+import { extent } from '@/core/numeric';
 import { insetRing, partition, type CutLine } from '@/core/places';
 import type { Issue } from '@/core/result';
 import { editText } from '@/core/units';
@@ -229,5 +237,10 @@ export function stripLine(shape: Shape, at: Point, widthM: number): CutLine | nu
     : null;
 }
 
-/** Kinds that are worded where a boundary is told. */
-export type BoundaryKind = Extract<EdgeKind, AreaCut['kind']>;
+/** A round hole, by where its middle lies from the left and the bottom of a shape's box, m. */
+export function holeAt(shape: Shape, sizeM: number, leftM: number, lowM: number): Path {
+  const points = shapeSides(shape).flat();
+  const [left] = extent(points.map((p) => p[0]));
+  const [low] = extent(points.map((p) => p[1]));
+  return shiftPath(shapePath({ kind: 'disc', diameterM: sizeM }), [left + leftM, low + lowM]);
+}

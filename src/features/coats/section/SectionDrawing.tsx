@@ -1,24 +1,18 @@
 'use client';
 import { useState } from 'react';
 import { CENTRE_CUT, type CutLine } from '@/core/geometry';
-import { INCH_M } from '@/core/units';
 import type { Support } from '@/core/piece';
-import { type Area, edgeHeightOf } from '@/records';
-import { LAYER_HATCH, SUPPORT_HATCH } from '@/features/common/materials';
+import type { Area } from '@/records';
 import type { FaceCutView, SectionBead } from '../stretches';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
 import { useFormat, type Format } from '@/features/common/useFormat';
 import { Dimensions } from './Dimensions';
 import { SECTION } from './filmPath';
 import { Handle } from './Handle';
-import { scaleBarM } from './labels';
-import {
-  layoutFace,
-  wallPath,
-  type FaceLayout,
-  type SectionLamina,
-  type SectionLayout,
-} from './layout';
+import { ScaleBar, Substrate } from './Ground';
+import { bothSides, OtherSide, tallPx } from './OtherSide';
+import { BeadShape, Layers, Standing } from './Standing';
+import type { FaceLayout, SectionLamina, SectionLayout } from './layout';
 import { SvgText } from '@/ui/SvgText';
 
 interface Props {
@@ -51,184 +45,6 @@ interface Props {
     readonly onChange: (thicknessM: number) => void;
     readonly onCommit: () => void;
   };
-}
-
-function Substrate({
-  layout,
-  area,
-  support,
-}: {
-  layout: SectionLayout;
-  area: Area;
-  support: Support;
-}) {
-  const { show } = useFormat();
-  const { x0, x1 } = layout;
-  const { base, depth } = SECTION;
-  const teeth = Array.from({ length: 24 }, (_, i) => {
-    const x = x1 - ((x1 - x0) * (i + 1)) / 24;
-    return `L${x.toFixed(1)} ${base + depth + (i % 2 === 0 ? 6 : 0)}`;
-  }).join(' ');
-  return (
-    <g>
-      <path
-        d={`M${x0} ${base} H${x1} V${base + depth} ${teeth} Z`}
-        fill={SUPPORT_HATCH[support]}
-        stroke="var(--bm-colors-ink)"
-        strokeWidth="1.5"
-      />
-      <SvgText x={x1 + 34} y={base + 34} size={14} fill="var(--bm-colors-ink)">
-        {support}
-      </SvgText>
-      <SvgText x={x1 + 34} y={base + 52} size={13} fill="var(--bm-colors-ink2)" family="mono">
-        {area.kind === 'recess'
-          ? `recess, ${show(area.depthM, 'film').text}`
-          : `${show(edgeHeightOf(area), 'length').text} edge`}
-      </SvgText>
-    </g>
-  );
-}
-
-function ScaleBar({ layout, widthM }: { layout: SectionLayout; widthM: number }) {
-  const { show, units } = useFormat();
-  const barM = scaleBarM(widthM, units === 'us' ? INCH_M : 1e-3);
-  const length = barM * layout.pxPerM;
-  const y = SECTION.height - 14;
-  return (
-    <g stroke="var(--bm-colors-ink)" strokeWidth="1.2">
-      <path
-        d={`M${layout.x0} ${y - 5} v10 M${layout.x0} ${y} h${length} M${layout.x0 + length} ${y - 5} v10`}
-        fill="none"
-      />
-      <SvgText
-        x={layout.x0 + length + 8}
-        y={y + 5}
-        size={13}
-        stroke="none"
-        fill="var(--bm-colors-ink)"
-        family="mono"
-      >
-        {show(barM, 'length').text}
-      </SvgText>
-    </g>
-  );
-}
-
-/** Relief on the substrate and walls at ends that have one. */
-function Standing({
-  layout,
-  freed,
-  taped,
-}: {
-  layout: FaceLayout;
-  freed: ReadonlySet<string> | undefined;
-  taped: boolean;
-}) {
-  const inside = layout.laminae.filter((l) => !freed?.has(l.id));
-  const topPx = Math.min(SECTION.base - 24, ...inside.map((l) => l.topPx));
-  const walls = [wallPath(layout.left, 'left', topPx), wallPath(layout.right, 'right', topPx)];
-  return (
-    <g>
-      {layout.reliefPaths.map(({ d, kind }, i) => (
-        <path
-          key={i}
-          d={d}
-          fill={kind ? LAYER_HATCH[kind] : 'var(--bm-colors-ink3)'}
-          fillOpacity={kind ? 1 : 0.55}
-          stroke="var(--bm-colors-ink)"
-          strokeWidth="0.8"
-        />
-      ))}
-      {layout.inner.map(({ x, topPx }, i) => (
-        <path
-          key={i}
-          d={`M${x - 3.5} ${SECTION.base} Q${x - 3} ${topPx} ${x} ${topPx} Q${x + 3} ${topPx} ${x + 3.5} ${SECTION.base} Z`}
-          fill="var(--bm-colors-verdigris)"
-          stroke="var(--bm-colors-ink)"
-        />
-      ))}
-      {walls.map(
-        (d, i) =>
-          d && (
-            <path
-              key={i}
-              d={d}
-              fill={taped ? 'var(--bm-colors-verdigris)' : 'var(--bm-colors-amber-pale)'}
-              stroke="var(--bm-colors-ink)"
-            />
-          ),
-      )}
-    </g>
-  );
-}
-
-/** A drawn line, cut across: a bead on what lies below it. */
-function BeadShape({ bead, layout }: { bead: SectionBead; layout: FaceLayout }) {
-  const x = layout.x0 + bead.atM * layout.pxPerM;
-  const half = Math.max(4, (bead.widthM * layout.pxPerM) / 2);
-  const foot = SECTION.base - bead.bottomM * layout.filmPxPerM;
-  const top = foot - bead.heightM * layout.filmPxPerM;
-  return (
-    <path
-      d={`M${x - half} ${foot} C${x - half * 0.7} ${top} ${x + half * 0.7} ${top} ${x + half} ${foot} Z`}
-      fill={bead.state === 'planned' ? 'var(--bm-colors-amber-pale)' : STATE_FILL[bead.state]}
-      stroke="var(--bm-colors-amber-deep)"
-      strokeWidth="1.5"
-      strokeDasharray={bead.state === 'planned' ? '4 3' : undefined}
-    >
-      <title>{`${bead.name}, ${STATE_WORDS[bead.state]}`}</title>
-    </path>
-  );
-}
-
-/** Layers that are not resin, each by its own hatch; and where a place stays bare. */
-function Layers({
-  layout,
-  names,
-}: {
-  layout: FaceLayout;
-  names: ReadonlyMap<string, string> | undefined;
-}) {
-  return (
-    <g>
-      {layout.bands.map((band, i) => (
-        <g key={i}>
-          <path
-            d={band.path}
-            fill={LAYER_HATCH[band.kind]}
-            stroke="var(--bm-colors-ink)"
-            strokeWidth="0.8"
-          >
-            <title>{`${names?.get(band.id) ?? band.kind}: ${band.kind}`}</title>
-          </path>
-          {band.tallPx >= 18 && (
-            <SvgText
-              x={band.middle[0]}
-              y={band.middle[1] + 5}
-              size={13}
-              weight={600}
-              textAnchor="middle"
-              halo="var(--bm-colors-card)"
-            >
-              {names?.get(band.id) ?? band.kind}
-            </SvgText>
-          )}
-        </g>
-      ))}
-      {layout.bare.map(({ x0, x1, name }) => (
-        <SvgText
-          key={name}
-          x={(x0 + x1) / 2}
-          y={SECTION.base - 10}
-          size={13}
-          textAnchor="middle"
-          fill="var(--bm-colors-ink2)"
-        >
-          {x1 - x0 > 60 ? `${name}, bare` : 'bare'}
-        </SvgText>
-      ))}
-    </g>
-  );
 }
 
 /** Name and state of each lamina that is tall enough, over what stands in it. */
@@ -288,55 +104,6 @@ function Caption({
       </SvgText>
     </>
   );
-}
-
-/** The films of the other side hang below the substrate, seen from the side that is up. */
-function OtherSide({ layout, states }: { layout: FaceLayout; states: readonly SectionLamina[] }) {
-  const flip = 2 * SECTION.base + SECTION.depth + 6;
-  return (
-    <g transform={`translate(0 ${flip}) scale(1 -1)`} opacity="0.85">
-      {layout.laminae.map((lamina) => {
-        const state = states.find((l) => l.id === lamina.id)?.state ?? 'planned';
-        return (
-          <path
-            key={lamina.id}
-            d={lamina.path}
-            fill={state === 'planned' ? 'var(--bm-colors-amber-wash)' : STATE_FILL[state]}
-            stroke="var(--bm-colors-amber-deep)"
-            strokeDasharray={state === 'planned' ? '6 4' : undefined}
-          >
-            <title>{states.find((l) => l.id === lamina.id)?.name ?? ''}</title>
-          </path>
-        );
-      })}
-    </g>
-  );
-}
-
-/** Room for what hangs below, px. */
-const HANGS_PX = 90;
-const tallPx = ({ laminae }: FaceLayout): number =>
-  SECTION.base - Math.min(SECTION.base, ...laminae.map((l) => l.topPx));
-
-/** Both sides of the piece at one scale: that of the side that is up, unless the other would not fit below. */
-function bothSides(
-  cut: FaceCutView,
-  beneath: FaceCutView | null,
-  frozen: number | null,
-  freed: ReadonlySet<string> | undefined,
-): { readonly layout: FaceLayout; readonly other: FaceLayout | null } {
-  const at = (scale: number | null) =>
-    layoutFace(cut.stretches, cut.widthM, cut.ends, cut.walls, scale, freed);
-  const layout = at(frozen);
-  if (!beneath?.stretches.some((s) => s.films.length > 0)) return { layout, other: null };
-  const hung = (scale: number) =>
-    layoutFace(beneath.stretches, cut.widthM, beneath.ends, beneath.walls, scale);
-  const share = HANGS_PX / Math.max(1, tallPx(hung(layout.exaggeration)));
-  const scale =
-    share < 1 && frozen === null
-      ? Math.max(1, Math.floor(layout.exaggeration * share))
-      : layout.exaggeration;
-  return { layout: at(scale), other: hung(scale) };
 }
 
 /** What is said of a lamina when it is pointed at. */

@@ -1,7 +1,7 @@
 'use client';
 import { newId } from '@/records';
 import { Box, Flex } from '@chakra-ui/react';
-import { useMemo, useState, type MouseEvent } from 'react';
+import { useMemo, useState, type MouseEvent, type ReactNode } from 'react';
 import { centrePath, shapePath, shiftPath, type Path, type Point } from '@/core/geometry';
 import { AreaStrip } from '../AreaStrip';
 import { TracePanel } from '../trace/TracePanel';
@@ -102,6 +102,20 @@ function usePath(chosen: Chosen | null) {
   return { shape, part, path, change, drag };
 }
 
+/** What is said over the plan: why a line does not cut, and what can be done. */
+function TopBar({ trouble, children }: { trouble: string | null; children: ReactNode }) {
+  return (
+    <Box position="absolute" zIndex="1" top="1" left="1" right="1" pointerEvents="none">
+      {trouble && (
+        <Box role="alert" color="oxide" fontWeight="600" bg="rgba(255,253,248,.92)" px="1">
+          ▲ {trouble}
+        </Box>
+      )}
+      {children}
+    </Box>
+  );
+}
+
 const DRAWS: readonly Tool[] = ['draw', 'cut', 'place', 'bare', 'recess'];
 
 /** The plan of a piece: make outlines and change them, by mouse, touch or keyboard. */
@@ -164,18 +178,13 @@ export function PlanEditor() {
         borderColor="line"
         overflow="hidden"
       >
-        <Box position="absolute" zIndex="1" top="1" left="1" right="1" pointerEvents="none">
-          {trouble && (
-            <Box role="alert" color="oxide" fontWeight="600" bg="rgba(255,253,248,.92)" px="1">
-              ▲ {trouble}
-            </Box>
-          )}
+        <TopBar trouble={trouble}>
           {draws ? (
             <DrawBar {...layer} />
           ) : (
             <SelectionBar path={path} chosen={part} onChoose={setChosen} onChange={change} />
           )}
-        </Box>
+        </TopBar>
         <svg
           ref={setSvg}
           width={plan.size.width}

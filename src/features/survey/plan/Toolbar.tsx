@@ -33,6 +33,9 @@ const TOOLS: readonly (readonly [Tool, string, LucideIcon])[] = [
   ['prop', 'Prop', Triangle],
 ];
 
+/** What stands on a button whose name is longer. */
+const SHORT: Readonly<Partial<Record<Tool, string>>> = { draw: 'Outline', bare: 'Bare' };
+
 interface ToolProps {
   readonly tool: Tool;
   readonly onTool: (tool: Tool) => void;
@@ -51,13 +54,21 @@ export function ToolBar({ tool, onTool, onTrace }: ToolProps) {
           px="2"
           variant={tool === name ? 'ink' : 'quiet'}
           aria-pressed={tool === name}
+          aria-label={label}
           onClick={() => onTool(name)}
         >
-          <Sign size={16} aria-hidden /> {label}
+          <Sign size={16} aria-hidden /> {SHORT[name] ?? label}
         </Button>
       ))}
-      <Button size="sm" minH="36px" px="2" variant="amber" onClick={onTrace}>
-        <Camera size={16} aria-hidden /> Trace a photo
+      <Button
+        size="sm"
+        minH="36px"
+        px="2"
+        variant="amber"
+        aria-label="Trace a photo"
+        onClick={onTrace}
+      >
+        <Camera size={16} aria-hidden /> Trace
       </Button>
     </Flex>
   );
