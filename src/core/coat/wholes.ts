@@ -89,11 +89,19 @@ function outlined(whole: PlanWhole, region: Region, parts: readonly Region[] = [
   return { shape, edges, onCut, inner: innerCuts(whole, parts, region) };
 }
 
-/** The outline of one place of a face. */
-export const placeOf = (whole: PlanWhole, id: string): Joined | null => {
+const single = new WeakMap<PlanWhole, Map<string, Joined | null>>();
+
+/** The outline of one place of a face, remembered with it. */
+export function placeOf(whole: PlanWhole, id: string): Joined | null {
+  const here = single.get(whole) ?? new Map<string, Joined | null>();
+  single.set(whole, here);
+  const known = here.get(id);
+  if (known !== undefined) return known;
   const region = placesOf(whole).get(id);
-  return region ? outlined(whole, region) : null;
-};
+  const place = region ? outlined(whole, region) : null;
+  here.set(id, place);
+  return place;
+}
 
 const joins = new WeakMap<
   PlanWhole,

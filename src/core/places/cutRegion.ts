@@ -31,16 +31,19 @@ const chainOf = (points: readonly Point[], mark: number): Stretch[] =>
 function chainsOf(loop: Loop, nodes: readonly Point[]): Chain[] | null {
   const xs = new Set(nodes.map((n) => n[0]));
   const isNode = (p: Point) => xs.has(p[0]) && nodes.some((n) => samePoint(n, p));
-  const first = loop.findIndex((s) => isNode(s.from));
-  if (first < 0) return null;
-  const chains: Stretch[][] = [];
-  for (let k = 0; k < loop.length; k += 1) {
-    const stretch = loop[(first + k) % loop.length];
-    if (!stretch) continue;
-    if (isNode(stretch.from)) chains.push([stretch]);
-    else chains.at(-1)?.push(stretch);
-  }
-  return chains;
+  const begins: number[] = [];
+  loop.forEach(({ from }, i) => {
+    if (isNode(from)) begins.push(i);
+  });
+  const [first] = begins;
+  if (first === undefined) return null;
+  return begins.map((begin, k) => {
+    const end = begins[k + 1];
+    // The last goes round over the begin of the loop.
+    return end === undefined
+      ? loop.slice(begin).concat(loop.slice(0, first))
+      : loop.slice(begin, end);
+  });
 }
 
 const refuse = (value: string) => fail({ code: 'does-not-fit', path: ['line'], value });

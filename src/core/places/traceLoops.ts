@@ -62,7 +62,8 @@ export function traceLoops(
       used.add(i);
       of.push(i);
     }
-    const loop = of.flatMap((i) => chains[i] ?? []);
+    // Chains of 10,000 stretches are met: concat copies them whole.
+    const loop = ([] as Stretch[]).concat(...of.map((i) => chains[i] ?? []));
     if (loop.length > 0) loops.push({ loop, of });
   });
   return loops;
