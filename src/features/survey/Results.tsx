@@ -85,7 +85,7 @@ export function Results() {
     min: 0,
     max: 0.5,
   });
-  const title = area.kind === 'face' ? 'Face' : area.name;
+  const title = area.kind === 'face' && area.partOf === null ? 'Face' : area.name;
   return (
     <Flex gap="6" wrap="wrap" align="end" mt="3">
       <Flex as="dl" gap="6" wrap="wrap" align="end">

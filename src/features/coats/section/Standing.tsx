@@ -87,7 +87,7 @@ export function Layers({
           <path
             d={band.path}
             fill={LAYER_HATCH[band.kind]}
-            stroke="var(--bm-colors-ink)"
+            stroke={band.tallPx < 18 ? 'var(--bm-colors-ink)' : 'none'}
             strokeWidth="0.8"
           >
             <title>{`${names?.get(band.id) ?? band.kind}: ${band.kind}`}</title>
