@@ -50,6 +50,14 @@ export {
   type WindowKind,
 } from './coatClock';
 export { workingTime } from './workingTime';
+export {
+  LAMP_LAYER_M,
+  lampPlan,
+  lampTime,
+  PENETRATION_M,
+  type LampPlan,
+  type LampSheet,
+} from './lampTime';
 export { windowsByTemperature, type WindowsAtTemperature } from './windowsByTemperature';
 export { scaleExplanation, splitExplanation, wantedBExplanation } from './mixExplained';
 export { clockExplanation, workingExplanation, type ClockNow } from './clockExplained';

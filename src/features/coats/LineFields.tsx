@@ -1,13 +1,35 @@
 'use client';
 import { Box, Grid } from '@chakra-ui/react';
 import { parseQuantity } from '@/core/units';
-import type { LineUse } from '@/core/coat';
+import { capillaryLength, SURFACE_TENSION } from '@/core/capillary';
+import { beadOf, type LineUse } from '@/core/coat';
+import { FieldReader } from '@/features/common/fieldReader';
 import type { PieceView } from '@/shop/coatView';
-import { useFormat } from '@/features/common/useFormat';
+import { useFormat, type Format } from '@/features/common/useFormat';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
+import { LampFields } from './LampFields';
 import { LinePad } from './LinePad';
-import { LINE_HINT, LINE_OPTIONS, usualLine, type LineDraft } from './lines';
+import { LINE_HINT, LINE_OPTIONS, readLine, usualLine, type LineDraft } from './lines';
+
+/** Capillary length of a usual mix, m: 1100 kg/m³. */
+const RIM_LENGTH_M = capillaryLength(SURFACE_TENSION, 1100);
+
+/** Height of the bead as it is typed now, m; 0 while a field is wrong. */
+function heightNow(draft: LineDraft, format: Format): number {
+  const reader = new FieldReader<'width' | 'angle' | 'line'>(format);
+  const line = readLine(
+    {
+      ...draft,
+      points: [
+        [0, 0],
+        [1, 0],
+      ],
+    },
+    reader,
+  );
+  return line ? beadOf(line, RIM_LENGTH_M).heightM : 0;
+}
 
 interface Props {
   readonly view: PieceView;
@@ -49,6 +71,7 @@ export function LineFields({ view, draft, errors, onChange }: Props) {
       <Box fontSize="sm" color="ink2" my="2">
         {LINE_HINT[draft.as]}
       </Box>
+      {draft.as === 'raised line' && <LampFields heightM={heightNow(draft, format)} />}
       <LinePad
         view={view}
         points={draft.points}

@@ -112,19 +112,26 @@ function PartControls({ view, onSave }: Pick<Props, 'view' | 'onSave'>) {
   const issue = parsed.ok ? undefined : parsed.issues[0];
   const shares = readColours(colours.value);
   if (coat.kind !== 'patch' && coat.kind !== 'art') return null;
+  const saveShare = () => {
+    coverage.done();
+    if (parsed.ok && parsed.value !== coat.coverage)
+      void onSave({ coverage: parsed.value }, { coverage: coverage.origin });
+  };
+  const saveColours = () => {
+    colours.done();
+    if (shares && JSON.stringify(shares) !== JSON.stringify(coat.colours))
+      void onSave({ colours: shares }, { colours: colours.origin });
+  };
   return (
     <>
       <TextField
         label="Covers"
-        hint="Share of its areas"
+        hint="Share of its areas. A share says not where: cut a place in the survey for that."
         value={coverage.value}
         error={coverage.touched && issue ? issueText(issue, 'share', format) : undefined}
         onChange={(e) => coverage.type(e.target.value)}
-        onBlur={() => {
-          coverage.done();
-          if (parsed.ok && parsed.value !== coat.coverage)
-            void onSave({ coverage: parsed.value }, { coverage: coverage.origin });
-        }}
+        onBlur={saveShare}
+        onKeyDown={(e) => e.key === 'Enter' && saveShare()}
       />
       {coat.kind === 'art' && (
         <TextField
@@ -137,11 +144,8 @@ function PartControls({ view, onSave }: Pick<Props, 'view' | 'onSave'>) {
               : undefined
           }
           onChange={(e) => colours.type(e.target.value)}
-          onBlur={() => {
-            colours.done();
-            if (shares && JSON.stringify(shares) !== JSON.stringify(coat.colours))
-              void onSave({ colours: shares }, { colours: colours.origin });
-          }}
+          onBlur={saveColours}
+          onKeyDown={(e) => e.key === 'Enter' && saveColours()}
         />
       )}
     </>

@@ -1,4 +1,4 @@
-import { liesOver } from '../../coat';
+import { LAYER_FACTS, liesOver } from '../../coat';
 import { LEVEL_SHARE, tolerableSlope } from '../../film';
 import type { PrepContext } from '../context';
 import type { PrepArea, PrepCoat } from '../facts';
@@ -32,6 +32,22 @@ const isBareArt = (facts: PrepContext, coat: PrepCoat, area: PrepArea): boolean 
   isDelicate(area) &&
   !facts.on(area.id).top &&
   !facts.waiting.some((c) => c.order < coat.order && liesOver(c) && c.areaIds.includes(area.id));
+
+/** A layer lies right under the coat that a damp cloth would take off: nothing was poured over it yet. */
+function isUnwipable(facts: PrepContext, coat: PrepCoat, area: PrepArea): boolean {
+  const below = facts.coats.filter(
+    (c) => c.order < coat.order && liesOver(c) && c.areaIds.includes(area.id),
+  );
+  const top = Math.max(0, ...below.map((c) => c.order));
+  const placeOf = (over: string | null) => facts.coats.find((c) => c.id === over)?.order ?? 0;
+  return facts.layers.some(
+    (l) =>
+      l.areaIds.includes(area.id) &&
+      placeOf(l.over) >= top &&
+      !LAYER_FACTS[l.kind].wipe &&
+      placeOf(l.over) < coat.order,
+  );
+}
 
 const LOOSE = ['fine glitter', 'flakes', 'sand', 'stones'] as const;
 const isStrewn = (area: PrepArea) => area.relief.some((r) => LOOSE.some((k) => k === r.kind));
@@ -80,7 +96,9 @@ export const BENCH_RULES: readonly PrepRule[] = [
       eachCoat(facts, (coat) => {
         const areas = facts
           .areasOf(coat)
-          .filter((a) => a.kind === 'recess' || isBareArt(facts, coat, a));
+          .filter(
+            (a) => a.kind === 'recess' || isBareArt(facts, coat, a) || isUnwipable(facts, coat, a),
+          );
         const m2 = total(areas) * facts.count;
         if (areas.length === 0) return null;
         return {
@@ -102,7 +120,9 @@ export const BENCH_RULES: readonly PrepRule[] = [
     cautions: ['solvent', 'skin'],
     find: (facts) =>
       eachCoat(facts, (coat) => {
-        const areas = facts.areasOf(coat).filter((a) => !isBareArt(facts, coat, a));
+        const areas = facts
+          .areasOf(coat)
+          .filter((a) => !isBareArt(facts, coat, a) && !isUnwipable(facts, coat, a));
         if (areas.length === 0) return null;
         const m2 = total(areas) * facts.count;
         return {

@@ -145,6 +145,19 @@ const CASES: Readonly<Record<string, readonly [fires: PrepFacts, quiet: PrepFact
   ],
 };
 
+describe('layers and the wipe', () => {
+  it('what a damp cloth would take off is lifted by tape, until a coat lies over it', () => {
+    expect(found(facts({ layers: [varnish] }))).toContain('lint');
+    expect(found(facts({ layers: [varnish] }))).not.toContain('wipe');
+    // Tape bears it.
+    expect(found(facts({ layers: [{ ...varnish, kind: 'tape design' }] }))).toContain('wipe');
+    const two = [coat({ id: 'first', order: 1 }), coat(upper)];
+    const plan = facts({ coats: two, layers: [varnish] });
+    const rule = PREP_RULES.find((r) => r.id === 'wipe');
+    expect(rule?.find(prepContext(plan)).map((d) => d.coatId)).toEqual(['second']);
+  });
+});
+
 describe('each rule', () => {
   it('has a situation in which it fires and one in which it does not', () => {
     expect(Object.keys(CASES).sort()).toEqual(PREP_RULES.map((r) => r.id).sort());
