@@ -43,7 +43,7 @@ export interface PieceSpec {
   readonly edgeHeightM: number;
   readonly edges: readonly EdgeKind[];
   readonly face?: Partial<Omit<Area, 'id' | 'pieceId'>>;
-  readonly about?: Partial<Pick<Piece, 'use' | 'marks' | 'bellyM'>>;
+  readonly about?: Partial<Pick<Piece, 'use' | 'marks' | 'bellyM' | 'job' | 'dueMs'>>;
   /** Areas besides the face. */
   readonly more?: readonly Omit<Area, 'id' | 'pieceId'>[];
   readonly photos?: readonly NewPhoto[];

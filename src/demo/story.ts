@@ -116,6 +116,7 @@ function tiles(b: Bench, ago: Ago) {
     note: 'Octagonal ticket-hall floor tiles, taped rims.',
     shape: { kind: 'regularPolygon', sides: 8, sizeM: 0.15, across: 'flats' },
     ...{ edgeHeightM: 0.009, edges: ['tape wall'] },
+    about: { job: 'Ticket hall', dueMs: ago(-9) },
   });
   b.coat(ago(8, 4), name, { name: 'Flood 1', kind: 'flood', resin: MILLRACE, thicknessM: 2e-3 });
   b.pour(ago(0, 8.2), name, 'Flood 1', 22);
@@ -232,6 +233,7 @@ function coasters(b: Bench, ago: Ago) {
   b.piece(ago(0, 7.5), {
     ...{ name, count: 6, support: 'tile' },
     note: 'Six slate rounds for the refreshment room; the client wants the resin over the edge.',
+    about: { job: 'Dining car', dueMs: ago(-16) },
     shape: { kind: 'disc', diameterM: 0.1016 },
     ...{ edgeHeightM: 0.006, edges: ['open'] },
   });

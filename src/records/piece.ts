@@ -24,6 +24,9 @@ export interface Piece {
   readonly prep: Partial<PrepSchools>;
   /** Which side lies up. */
   readonly up: PieceSide;
+  /** The job that it belongs to, empty for none, and when that is due. */
+  readonly job: string;
+  readonly dueMs: number | null;
 }
 
 export interface HardwareMark {
@@ -43,9 +46,22 @@ export const PIECES = defineRecord<Piece>()({
   name: 'pieces',
   live: true,
   references: [],
-  defaults: { marks: [], level: null, bellyM: 0, prep: {}, up: 'front' },
+  defaults: { marks: [], level: null, bellyM: 0, prep: {}, up: 'front', job: '', dueMs: null },
   order: (a, b) => a.createdMs - b.createdMs,
-  schema: ({ Joi, flag, id, instant, listOf, name, number, oneOf, point, schools, text }) => ({
+  schema: ({
+    Joi,
+    flag,
+    id,
+    instant,
+    listOf,
+    maybeInstant,
+    name,
+    number,
+    oneOf,
+    point,
+    schools,
+    text,
+  }) => ({
     id: id(),
     name: name(),
     count: number().integer().min(COUNT_LIMITS.min).max(COUNT_LIMITS.max),
@@ -68,5 +84,7 @@ export const PIECES = defineRecord<Piece>()({
     bellyM: number().min(0).max(0.1),
     prep: schools(),
     up: oneOf(PIECE_SIDES),
+    job: text(120),
+    dueMs: maybeInstant(),
   }),
 });

@@ -21,6 +21,8 @@ const piece: Piece = {
   marks: [{ name: 'hinge', at: [0.1, 0] }],
   prep: {},
   up: 'front',
+  job: '',
+  dueMs: null,
   bellyM: 0,
   level: {
     tilt: { alongX: 0.001, alongY: -0.002 },

@@ -43,7 +43,14 @@ const coat = (
 });
 const piece: Piece = {
   ...{ id: asId('p'), name: 'Sill', count: 2, support: 'canvas', note: '', createdMs: 0 },
-  ...{ use: { hotCups: false, food: false, daylight: false }, marks: [], prep: {}, up: 'front' },
+  ...{
+    use: { hotCups: false, food: false, daylight: false },
+    marks: [],
+    prep: {},
+    up: 'front',
+    job: '',
+    dueMs: null,
+  },
   level: { tilt: { alongX: 0.003, alongY: 0.004 }, by: 'typed', readMs: 0, props: [] },
   bellyM: 2e-3,
 };

@@ -20,7 +20,14 @@ const HOUR = 3_600_000;
 const NOW = 1000 * HOUR;
 const piece: Piece = {
   ...{ id: asId('p'), name: 'Sill', count: 1, support: 'tile', note: '', createdMs: 0 },
-  ...{ use: { hotCups: false, food: false, daylight: false }, marks: [], prep: {}, up: 'front' },
+  ...{
+    use: { hotCups: false, food: false, daylight: false },
+    marks: [],
+    prep: {},
+    up: 'front',
+    job: '',
+    dueMs: null,
+  },
   ...{ level: null, bellyM: 0 },
 };
 const face: Area = {

@@ -13,7 +13,14 @@ import { keepShop, withChanges, type ShopRows } from './shop';
 
 const piece = (id: string, createdMs: number): Piece => ({
   ...{ id: asId(id), name: id, count: 1, support: 'tile', note: '', createdMs },
-  ...{ use: { hotCups: false, food: false, daylight: false }, marks: [], prep: {}, up: 'front' },
+  ...{
+    use: { hotCups: false, food: false, daylight: false },
+    marks: [],
+    prep: {},
+    up: 'front',
+    job: '',
+    dueMs: null,
+  },
   ...{ level: null, bellyM: 0 },
 });
 const area = (pieceId: string): Area => ({

@@ -1,6 +1,5 @@
-import type { AreaKind, CoatKind, LayerKind, Porosity } from '../piece';
-import { layOn } from './layer';
-import type { ReliefHeights } from './relief';
+import type { AreaKind, CoatKind } from '../piece';
+import { layOn, type BuildLayer, type Layered } from './layer';
 
 /** An area as far as it matters to what lies on it. */
 export interface BuildArea {
@@ -8,21 +7,6 @@ export interface BuildArea {
   readonly kind: AreaKind;
   /** Depth of a recess, m; 0 for the others. */
   readonly depthM: number;
-}
-
-/** A layer that is not resin, as far as it matters to what lies where. */
-export interface BuildLayer {
-  readonly id: string;
-  readonly kind: LayerKind;
-  readonly areaIds: readonly string[];
-  /** The coat that it lies on; null: the ground. */
-  readonly over: string | null;
-  /** Place among the layers over the same coat. */
-  readonly turn: number;
-  /** Greatest and mean height where it lies, m, and the share of its areas that it covers. */
-  readonly greatestM: number;
-  readonly meanM: number;
-  readonly share: number;
 }
 
 /** A coat as far as it matters to what lies where. */
@@ -64,7 +48,7 @@ export const leastFilm = ({
   staysM.length > 0 ? Math.min(...staysM) : thicknessM;
 
 /** What lies on one area. */
-export interface OnArea<C> {
+export interface OnArea<C> extends Layered {
   /** Height of the surface above the area's own ground, m; 0 where nothing lies. */
   readonly surfaceM: number;
   /** Films of coats that were laid on this area, lowest first, patches among them. */
@@ -75,16 +59,6 @@ export interface OnArea<C> {
   readonly levelled: boolean;
   /** The topmost coat of any kind that was laid on it: it may only wet its edges, or a part. */
   readonly last: C | null;
-  /** Layers that are not resin, lowest first, with their two surfaces. */
-  readonly layers: readonly {
-    readonly layer: BuildLayer;
-    readonly bottomM: number;
-    readonly topM: number;
-  }[];
-  /** What layers stand up from it. */
-  readonly relief: readonly ReliefHeights[];
-  /** Pores of its surface where a layer is topmost; null: resin lies there, or the ground is as it was surveyed. */
-  readonly pores: Porosity | null;
 }
 
 /** Coats on a smaller share of an area raise nothing that lies above. Judgement, no source. */

@@ -63,7 +63,6 @@ export {
   leastFilm,
   staysOn,
   type BuildArea,
-  type BuildLayer,
   type BuildCoat,
   type Film,
   type OnArea,
@@ -110,7 +109,7 @@ export { filmMap, filmOver, type FilmMap, type FilmOver } from './thicknessMap';
 export { liftsOf } from './liftsOf';
 export { READY_PLANS, type ReadyCoat, type ReadyPlan } from './readyPlans';
 export { groundsOf, LEVEL_STEP_M, type Ground, type GroundPart } from './ground';
-export { LAYER_FACTS, LAYER_LIMITS, type LayerFacts } from './layer';
+export { LAYER_FACTS, LAYER_LIMITS, type BuildLayer, type LayerFacts } from './layer';
 export {
   joinPlaces,
   placeOf,
@@ -119,4 +118,4 @@ export {
   type PlanWhole,
   type WholeCut,
 } from './wholes';
-export { beadOf, pathLength, type Bead, type LinePath } from './drawnLine';
+export { beadOf, pathLength, type Bead, type LinePath } from './bead';

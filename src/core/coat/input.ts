@@ -1,7 +1,7 @@
 import type { DoublingLaw } from '../film';
 import { RESIN_DENSITY_KG_M3 } from '../resin';
 import type { Issue } from '../result';
-import type { Bead } from './drawnLine';
+import type { Bead } from './bead';
 import { FLOOD_OVER_LIMITS_M2, type EdgeWetting } from './edgeWetting';
 import type { ReliefHeights } from './relief';
 

@@ -1,5 +1,37 @@
 import type { LayerKind, Porosity } from '../piece';
-import type { BuildLayer, OnArea } from './buildUp';
+import type { ReliefHeights } from './relief';
+
+/** A layer that is not resin, as far as it matters to what lies where. */
+export interface BuildLayer {
+  readonly id: string;
+  readonly kind: LayerKind;
+  readonly areaIds: readonly string[];
+  /** The coat that it lies on; null: the ground. */
+  readonly over: string | null;
+  /** Place among the layers over the same coat. */
+  readonly turn: number;
+  /** Greatest and mean height where it lies, m, and the share of its areas that it covers. */
+  readonly greatestM: number;
+  readonly meanM: number;
+  readonly share: number;
+}
+
+/** What a layer changes of what lies on an area. */
+export interface Layered {
+  /** Height of the surface above the area's own ground, m. */
+  readonly surfaceM: number;
+  readonly levelled: boolean;
+  /** Layers that are not resin, lowest first, with their two surfaces. */
+  readonly layers: readonly {
+    readonly layer: BuildLayer;
+    readonly bottomM: number;
+    readonly topM: number;
+  }[];
+  /** What layers stand up from it. */
+  readonly relief: readonly ReliefHeights[];
+  /** Pores of its surface where a layer is topmost; null: resin lies there, or the ground is as it was surveyed. */
+  readonly pores: Porosity | null;
+}
 
 export const LAYER_LIMITS = { greatestM: { max: 0.2 }, labelS: { max: 120 * 86400 } } as const;
 
@@ -90,7 +122,7 @@ const SUNK: Readonly<Partial<Record<LayerKind, number>>> = { 'pressed in': 0.5 }
  * Source: geometry. A layer of uneven thickness is taken to be evenly spread between its least, 2 · mean − greatest,
  *   and its greatest height: judgement, no source.
  */
-export function layOn<C>(on: OnArea<C>, layer: BuildLayer): OnArea<C> {
+export function layOn<On extends Layered>(on: On, layer: BuildLayer): On {
   const { greatestM, meanM, share, kind } = layer;
   const { pores } = LAYER_FACTS[kind];
   const evenM = share >= 1 ? Math.max(0, 2 * meanM - greatestM) : 0;

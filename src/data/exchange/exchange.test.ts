@@ -48,7 +48,8 @@ describe('shop file', () => {
       await fillEmptyShop(db, demoShop(NOW + hour * 3_600_000));
       expect(await readShopFile(text(await exportShop(db, NOW)))).toMatchObject({ ok: true });
     }
-  });
+    // A limit for what never comes, not for speed.
+  }, 30_000);
 });
 
 describe('import of what is not sound changes nothing and says where', () => {

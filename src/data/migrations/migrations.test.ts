@@ -100,7 +100,14 @@ describe('version 3: preparation and the room', () => {
   const after = migrate(tablesV2, 2);
   it('gives pieces, areas and the shop what preparation asks, and an empty list of tasks', () => {
     expect(after['pieces']).toEqual(
-      tablesV2['pieces']?.map((p) => ({ ...(p as object), prep: {}, bellyM: 0, up: 'front' })),
+      tablesV2['pieces']?.map((p) => ({
+        ...(p as object),
+        prep: {},
+        bellyM: 0,
+        up: 'front',
+        job: '',
+        dueMs: null,
+      })),
     );
     for (const area of after['areas'] ?? []) expect(area).toMatchObject({ damage: [] });
     expect(after['settings']).toMatchObject([

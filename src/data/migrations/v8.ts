@@ -25,7 +25,10 @@ export const v8: Migration = {
   stores: { layers: 'id, pieceId', drafts: 'id' },
   up: (tables) => ({
     ...tables,
-    pieces: rowsOf(tables['pieces']).map((row) => ({ ...row, up: 'front' })),
+    pieces: rowsOf(tables['pieces']).map((row) => ({
+      ...row,
+      ...{ up: 'front', job: '', dueMs: null },
+    })),
     areas: rowsOf(tables['areas']).map(area),
     coats: rowsOf(tables['coats']).map((row) => ({ ...row, line: null, freesDams: false })),
     layers: [],

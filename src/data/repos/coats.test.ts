@@ -14,8 +14,8 @@ async function reliefShop() {
   const piece = await db.pieces.get(coat.pieceId);
   const [face] = await db.areas.toArray();
   if (!piece || !face) throw new Error('no piece');
-  const { name, count, support, note, use, marks, level, bellyM } = piece;
-  const told = { name, count, support, note, use, marks, level, bellyM };
+  const { name, count, support, note, job, dueMs, use, marks, level, bellyM } = piece;
+  const told = { name, count, support, note, job, dueMs, use, marks, level, bellyM };
   const pit = {
     ...plainArea({ kind: 'disc', diameterM: 0.05 }, 0, ['tape wall'], 'recess'),
     depthM: 3e-3,

@@ -20,8 +20,20 @@ describe('survey', () => {
     const [piece] = await db.pieces.toArray();
     const [face] = await db.areas.toArray();
     if (!piece || !face) throw new Error('no piece');
-    const { id: pieceId, name, count, support, note, use, marks, level, bellyM } = piece;
-    const told = { name, count, support, note, use, marks, level, bellyM };
+    const {
+      id: pieceId,
+      name,
+      count,
+      support,
+      note,
+      job,
+      dueMs,
+      use,
+      marks,
+      level,
+      bellyM,
+    } = piece;
+    const told = { name, count, support, note, job, dueMs, use, marks, level, bellyM };
     const recess = {
       ...plainArea({ kind: 'disc', diameterM: 0.05 }, 0, ['tape wall'], 'recess'),
       depthM: 3e-3,

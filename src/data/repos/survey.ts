@@ -19,6 +19,8 @@ export interface Survey {
   readonly count: number;
   readonly support: Support;
   readonly note: string;
+  readonly job: string;
+  readonly dueMs: number | null;
   readonly use: Piece['use'];
   readonly marks: Piece['marks'];
   readonly level: Piece['level'];
@@ -38,9 +40,9 @@ const areaRows = (
 
 /** The survey as the records have it. */
 export const surveyOf = (piece: Piece, areas: readonly Area[]): Survey => {
-  const { name, count, support, note, use, marks, level, bellyM } = piece;
+  const { name, count, support, note, job, dueMs, use, marks, level, bellyM } = piece;
   return {
-    ...{ name, count, support, note, use, marks, level, bellyM },
+    ...{ name, count, support, note, job, dueMs, use, marks, level, bellyM },
     areas: areas.map((area) => without(area, 'pieceId')),
   };
 };

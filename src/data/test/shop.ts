@@ -47,6 +47,8 @@ export async function shopWithCoat(db: ShopDb): Promise<Coat> {
     count: 1,
     support: 'bare wood',
     note: '',
+    job: '',
+    dueMs: null,
     use: { hotCups: false, food: false, daylight: false },
     marks: [],
     level: null,

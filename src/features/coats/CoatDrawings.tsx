@@ -6,8 +6,8 @@ import { beneath, buildUp, filmOver, type FilmOver, type Ground, type OnArea } f
 import type { Area, Coat } from '@/records';
 import { groundsUnder } from '@/shop/coatFacts';
 import { groundOf, ledgerInputOf, type CoatView, type PieceView } from '@/shop/coatView';
-import { SectionDrawing, type SectionLamina } from './section';
-import { cutFaceView, pathCrossings, type FaceCutView, type SectionBead } from './stretches';
+import { SectionDrawing, type FaceCutView, type SectionBead, type SectionLamina } from './section';
+import { cutFaceView, pathCrossings } from './stretches';
 import { Panel } from '@/ui/Panel';
 import { ThicknessMap } from './ThicknessMap';
 import type { CoatEdit } from './useCoatEdit';

@@ -1,30 +1,7 @@
 import type { BuildCoat, OnArea } from '@/core/coat';
 import { cutIntervals, cutShape, type CutLine, type Point } from '@/core/geometry';
-import type { EdgeKind } from '@/core/piece';
-import type { CoatState } from '@/core/resin';
 import type { Area } from '@/records';
-import type { Stretch } from './section';
-
-/** A cut through a face: what it meets from left to right, its ends, and the walls between its places. */
-export interface FaceCutView {
-  readonly widthM: number;
-  /** Where its left end lies along the line, m. */
-  readonly fromM: number;
-  readonly ends: readonly [left: EdgeKind, right: EdgeKind];
-  readonly stretches: readonly Stretch[];
-  readonly walls: readonly { readonly atM: number; readonly heightM: number }[];
-}
-
-/** A drawn line where the cut meets it: from the left end of the cut, on what lies below it, m. */
-export interface SectionBead {
-  readonly id: string;
-  readonly name: string;
-  readonly state: CoatState;
-  readonly atM: number;
-  readonly widthM: number;
-  readonly bottomM: number;
-  readonly heightM: number;
-}
+import type { FaceCutView, Stretch } from './section';
 
 type Named = BuildCoat & { readonly id: string };
 type Lies<C extends Named> = ReadonlyMap<string, OnArea<C>>;

@@ -1,6 +1,7 @@
 'use client';
 import { edgeKindsOf } from '@/records';
 import { Box, Flex, Heading, Input } from '@chakra-ui/react';
+import { format as formatDay } from 'date-fns';
 import Link from 'next/link';
 import { memo, useState } from 'react';
 import { useNow, useShop } from '@/data/hooks';
@@ -49,6 +50,13 @@ const PieceCard = memo(function PieceCard({ view, state, waits, stage }: CardPro
             <Box fontSize="sm" color="ink2" mb="2">
               {piece.support}
               {area && ` · ${sizeWords(area.shape, format)}`}
+              {(piece.job || piece.dueMs !== null) && (
+                <Box>
+                  {[piece.job, piece.dueMs !== null && `due ${formatDay(piece.dueMs, 'd MMM')}`]
+                    .filter(Boolean)
+                    .join(' · ')}
+                </Box>
+              )}
             </Box>
             {area && <MiniSection view={view} area={area} />}
           </Box>
@@ -67,7 +75,7 @@ const found = (all: readonly PieceAt[], search: string): readonly PieceAt[] => {
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
   if (words.length === 0) return all;
   return all.filter(({ view: { piece } }) => {
-    const text = `${piece.name} ${piece.support} ${piece.note}`.toLowerCase();
+    const text = `${piece.name} ${piece.support} ${piece.note} ${piece.job}`.toLowerCase();
     return words.every((word) => text.includes(word));
   });
 };
@@ -82,8 +90,13 @@ export function PiecesScreen() {
   const shop = useShop();
   const now = useNow(BEAT_MS);
   const [search, setSearch] = useState('');
+  const [job, setJob] = useState('');
   const all = atInstant(shop, now).pieces;
-  const pieces = found(all, search);
+  const jobs = [...new Set(all.map(({ view }) => view.piece.job).filter(Boolean))].sort();
+  const pieces = found(all, search)
+    .filter(({ view }) => job === '' || view.piece.job === job)
+    // What is due first stands first; what is due on no day stays in the order it came.
+    .sort((a, b) => (a.view.piece.dueMs ?? Infinity) - (b.view.piece.dueMs ?? Infinity) || 0);
   if (shop.pieces.length === 0) return <Welcome />;
   return (
     <>
@@ -109,6 +122,21 @@ export function PiecesScreen() {
           <Link href="/pieces/new">New piece</Link>
         </Button>
       </Flex>
+      {jobs.length > 0 && (
+        <Flex role="group" aria-label="Jobs" gap="2" wrap="wrap" mb="4">
+          {['', ...jobs].map((name) => (
+            <Button
+              key={name}
+              size="sm"
+              variant={name === job ? 'ink' : 'outline'}
+              aria-pressed={name === job}
+              onClick={() => setJob(name)}
+            >
+              {name || 'All jobs'}
+            </Button>
+          ))}
+        </Flex>
+      )}
       {pieces.length === 0 && <Box color="ink2">No piece has these words.</Box>}
       <PieceGrid items={pieces}>
         {(here) => {

@@ -213,7 +213,8 @@ describe('the day', () => {
     }
     const empty = await daySheetPdf({ ...sheet, pieces: [], materials: [] }, 'metric');
     expect(empty.length).toBeGreaterThan(500);
-  });
+    // A limit for what never comes, not for speed.
+  }, 30_000);
   it('writes only signs that the paper font has', () => {
     expect(plainText('Łódź, −3 °C, 10 µm, ≈ 5 ’x’')).toBe('Lódz, -3 °C, 10 µm, ~ 5 ’x’');
     expect(plainText('盆')).toBe('?');

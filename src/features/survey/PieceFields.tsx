@@ -79,7 +79,7 @@ const USES: readonly (readonly [keyof SurveyDraft['use'], string])[] = [
 export function PieceFields() {
   const { draft, edit, errors, area, rest } = useSurvey();
   const field = useAreaField();
-  const set = (key: 'name' | 'count' | 'note') => ({
+  const set = (key: 'name' | 'count' | 'note' | 'job' | 'due') => ({
     value: draft[key],
     error: errors[key],
     onChange: (e: { target: { value: string } }) =>
@@ -131,6 +131,10 @@ export function PieceFields() {
           </Box>
         )}
       </Box>
+      <Grid templateColumns="1fr 1fr" gap="3">
+        <TextField label="Job" hint="What it is part of" {...set('job')} />
+        <TextField label="Due" type="date" {...set('due')} />
+      </Grid>
       <TextAreaField label="Note" rows={2} {...set('note')} />
     </Flex>
   );

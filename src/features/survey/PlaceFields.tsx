@@ -134,7 +134,7 @@ function HoleByNumbers() {
   };
   return (
     <Grid templateColumns="1fr 1fr 1fr auto" gap="2" alignItems="end" mt="2">
-      <TextField label="Hole, diameter" {...text('size')} />
+      <TextField label="Hole across" {...text('size')} />
       <TextField label="From the left" {...text('left')} />
       <TextField label="From below" {...text('low')} />
       <Button onClick={add}>Hole</Button>

@@ -7,6 +7,7 @@ import {
   type Shape,
   type ShapeKind,
 } from '@/core/geometry';
+import { format as formatDay } from 'date-fns';
 import { editText } from '@/core/units';
 import type {
   AreaKind,
@@ -27,6 +28,9 @@ import {
   plainArea,
 } from '@/records';
 import type { Format } from '@/features/common/useFormat';
+
+/** How a field for a day writes it. */
+export const DAY = 'yyyy-MM-dd';
 
 /** What is typed and drawn in the survey of a piece: lengths as text, places in m. */
 export interface EdgeDraft {
@@ -111,6 +115,9 @@ export interface SurveyDraft {
   readonly count: string;
   readonly support: Support;
   readonly note: string;
+  readonly job: string;
+  /** A day as the browser's field has it, 2026-11-24; empty: none. */
+  readonly due: string;
   readonly use: Piece['use'];
   readonly marks: readonly HardwareMark[];
   readonly level: LevelDraft;
@@ -163,6 +170,8 @@ export function emptyDraft(format: Format): SurveyDraft {
     count: '1',
     support: 'bare wood',
     note: '',
+    job: '',
+    due: '',
     use: { hotCups: false, food: false, daylight: false },
     marks: [],
     level: {
@@ -259,6 +268,8 @@ export function draftOf(piece: Piece, areas: readonly Area[], format: Format): S
     count: String(piece.count),
     support: piece.support,
     note: piece.note,
+    job: piece.job,
+    due: piece.dueMs === null ? '' : formatDay(piece.dueMs, DAY),
     use: piece.use,
     marks: piece.marks,
     belly: editText(piece.bellyM, format.typed('length')),

@@ -1,3 +1,4 @@
+import { isValid, parse } from 'date-fns';
 import { COUNT_LIMITS } from '@/core/coat';
 import { centrePath, checkShape, shiftPath, type Point, type Shape } from '@/core/geometry';
 import { partition } from '@/core/places';
@@ -9,7 +10,7 @@ import { placedAreas } from '@/shop/placed';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { Format } from '@/features/common/useFormat';
 import { ComputeError } from '@/workers/client';
-import { damageSizes, type AreaDraft, type LevelDraft, type SurveyDraft } from './draft';
+import { DAY, damageSizes, type AreaDraft, type LevelDraft, type SurveyDraft } from './draft';
 import { cutTrouble, readCut } from './places';
 import { EDGE_LIMITS, readEdges } from './readEdges';
 import { readShape } from './readShape';
@@ -150,6 +151,9 @@ export function readSurvey(draft: SurveyDraft, format: Format): SurveyRead {
     Object.assign(reader.errors, own.errors);
     return read;
   });
+  const due = parse(draft.due, DAY, 0);
+  const dueMs = draft.due === '' ? null : due.getTime();
+  if (dueMs !== null && !isValid(due)) reader.errors['due'] = 'A day: 24 Dec 2026.';
   const level = readLevel(draft.level, reader);
   // What cannot hang has no belly, whatever was typed before the support was changed.
   const bellyM =
@@ -159,8 +163,8 @@ export function readSurvey(draft: SurveyDraft, format: Format): SurveyRead {
   const known = areas.filter((a) => a !== null);
   if (!reader.sound || known.length !== areas.length)
     return { ok: false, errors: reader.errors as Record<string, string> };
-  const { support, note, use, marks } = draft;
-  const told = { name, count, support, note: note.trim(), use };
+  const { support, note, job, use, marks } = draft;
+  const told = { name, count, support, note: note.trim(), job: job.trim(), dueMs, use };
   const value = centred({ ...told, marks, level, bellyM, areas: known });
   return { ok: true, value: { ...value, areas: placedAreas(value.areas) } };
 }

@@ -1,5 +1,5 @@
 import { STATE_FILL } from '@/features/common/stateWords';
-import type { FaceCutView } from '../stretches';
+import type { FaceCutView } from './cutView';
 import { SECTION } from './filmPath';
 import { layoutFace, type FaceLayout, type SectionLamina } from './layout';
 

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { CENTRE_CUT, type CutLine } from '@/core/geometry';
 import type { Support } from '@/core/piece';
 import type { Area } from '@/records';
-import type { FaceCutView, SectionBead } from '../stretches';
+import type { FaceCutView, SectionBead } from './cutView';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
 import { useFormat, type Format } from '@/features/common/useFormat';
 import { Dimensions } from './Dimensions';

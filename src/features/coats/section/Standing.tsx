@@ -1,7 +1,7 @@
 import { LAYER_HATCH } from '@/features/common/materials';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
 import { SvgText } from '@/ui/SvgText';
-import type { SectionBead } from '../stretches';
+import type { SectionBead } from './cutView';
 import { SECTION } from './filmPath';
 import { wallPath, type FaceLayout } from './layout';
 
