@@ -52,7 +52,7 @@ export const reversed = ({ from, segment, mark }: Stretch): Stretch => ({
 export const reversedLoop = (loop: Loop): Loop => [...loop].reverse().map(reversed);
 
 /** Straight pieces stay so close to the curves of a boundary, m: enough to tell inside from outside. */
-const FLAT_M = 1e-6;
+const FLAT_M = 1e-5;
 const rings = new WeakMap<Loop, readonly Point[]>();
 
 /** A loop as a ring of points, remembered with it. */
