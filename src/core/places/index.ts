@@ -1,5 +1,4 @@
 export { REACH_M, type CutLine } from './chords';
-export { insetRing } from './insetRing';
 export { joinRegions } from './joinRegions';
 export { partition, type FaceCut, type Partition } from './partition';
 export { placeOutline, type PlaceOutline } from './placeOutline';

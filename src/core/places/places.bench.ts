@@ -10,7 +10,8 @@ import {
 import { seededRandom } from '../numeric';
 import type { Point, Shape } from '../geometry';
 import { TEST_SHEET } from '../resin/test/sheet';
-import { insetRing, joinRegions, partition, regionArea, sidedFace, type FaceCut } from '.';
+import { insetRing } from './insetRing';
+import { joinRegions, partition, regionArea, sidedFace, type FaceCut } from '.';
 
 const median = (values: number[]): number =>
   values.sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;

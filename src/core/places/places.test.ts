@@ -3,7 +3,6 @@ import { flattenPath, measureShape, pathArea, type Point, type Shape } from '../
 import { seededRandom } from '../numeric';
 import { clip, multiArea, polygonOf } from '../geometry/clip';
 import {
-  insetRing,
   joinRegions,
   partition,
   placeOutline,
@@ -12,6 +11,7 @@ import {
   loopPath,
   type FaceCut,
 } from '.';
+import { insetRing } from './insetRing';
 
 const board: Shape = { kind: 'rectangle', widthM: 0.52, heightM: 0.22 };
 const line = (...points: Point[]) => ({ points, closed: false });

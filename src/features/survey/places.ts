@@ -9,7 +9,9 @@ import {
   type Shape,
 } from '@/core/geometry';
 import { extent } from '@/core/numeric';
-import { insetRing, partition, type CutLine } from '@/core/places';
+import { partition, type CutLine } from '@/core/places';
+// By itself: its package is heavy, and only drawing needs it.
+import { insetRing } from '@/core/places/insetRing';
 import type { Issue } from '@/core/result';
 import { editText } from '@/core/units';
 import { FieldReader } from '@/features/common/fieldReader';

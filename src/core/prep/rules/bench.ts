@@ -35,6 +35,7 @@ const isBareArt = (facts: PrepContext, coat: PrepCoat, area: PrepArea): boolean 
 
 /** A layer lies right under the coat that a damp cloth would take off: nothing was poured over it yet. */
 function isUnwipable(facts: PrepContext, coat: PrepCoat, area: PrepArea): boolean {
+  if (facts.layers.length === 0) return false;
   const below = facts.coats.filter(
     (c) => c.order < coat.order && liesOver(c) && c.areaIds.includes(area.id),
   );
