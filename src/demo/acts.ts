@@ -1,6 +1,5 @@
 import type { Intent } from '@/core/coat';
-import type { Shape } from '@/core/geometry';
-import type { CoatKind, DefectKind, EdgeKind, Support } from '@/core/piece';
+import type { CoatKind, DefectKind } from '@/core/piece';
 import type { MaskMethod } from '@/core/prep';
 import { massRatioBA } from '@/core/resin';
 import type { ShopDb } from '@/data/db';
@@ -10,22 +9,12 @@ import { addLayer } from '@/data/repos/layers';
 import { addTask, doTask, waiveTask, type Doing, type NewTask } from '@/data/repos/prep';
 import { noteRoom } from '@/data/repos/room';
 import { startSession } from '@/data/repos/session';
-import { addPiece, changeSurvey, surveyOf, type NewPhoto } from '@/data/repos/survey';
+import { addPiece, changeSurvey, surveyOf } from '@/data/repos/survey';
 import { coverBatch, endStir, mixB, pourCoat, startStir, weighA } from '@/data/repos/wet';
 import type { ActionContext } from '@/data/write';
-import {
-  asId,
-  PIECES,
-  plainArea,
-  plainCoat,
-  type Area,
-  type AreaCut,
-  type Coat,
-  type Id,
-  type Layer,
-  type Piece,
-} from '@/records';
+import { asId, PIECES, plainCoat, type Coat, type Piece } from '@/records';
 import { placesIn } from '@/shop/places';
+import { faceRows, type LayerSpec, type PieceSpec } from './pieceSpec';
 import { ledgerOf, splitOf } from '@/shop/coatView';
 import { holdsOf, prepOf } from '@/shop/prepView';
 import { coatNamed, coatSeen, pieceNamed, shopNow, type Teller } from './teller';
@@ -33,59 +22,6 @@ import { coatNamed, coatSeen, pieceNamed, shopNow, type Teller } from './teller'
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
 const C = 273.15;
-
-export interface PieceSpec {
-  readonly name: string;
-  readonly count?: number;
-  readonly support: Support;
-  readonly note: string;
-  readonly shape: Shape;
-  readonly edgeHeightM: number;
-  readonly edges: readonly EdgeKind[];
-  readonly face?: Partial<Omit<Area, 'id' | 'pieceId'>>;
-  readonly about?: Partial<Pick<Piece, 'use' | 'marks' | 'bellyM' | 'job' | 'dueMs'>>;
-  /** Areas besides the face. */
-  readonly more?: readonly Omit<Area, 'id' | 'pieceId'>[];
-  readonly photos?: readonly NewPhoto[];
-  /** Cuts of the face into places, by their names, and what is told of some of them. */
-  readonly cuts?: readonly (Omit<AreaCut, 'of' | 'makes'> & {
-    readonly of: string;
-    readonly makes: string;
-  })[];
-  readonly places?: Readonly<Record<string, Partial<Omit<Area, 'id' | 'pieceId'>>>>;
-  /** How high the walls of its face stand, m. */
-  readonly wallM?: number;
-}
-
-export interface LayerSpec extends Pick<
-  Layer,
-  'kind' | 'name' | 'greatestM' | 'meanM' | 'share' | 'labelS'
-> {
-  readonly on: readonly string[];
-  /** Name of the coat that it lies on; the ground when left out. */
-  readonly over?: string;
-  readonly state?: 'planned' | 'there before';
-}
-
-/** A face with its places, when it is cut. */
-function faceRows(spec: PieceSpec, newId: () => Id<'area'>) {
-  const { shape, edgeHeightM, edges, face, cuts = [], places = {}, wallM = null } = spec;
-  const plain = plainArea(shape, edgeHeightM, edges);
-  const row = { ...plain, edges: plain.edges.map((e) => ({ ...e, wallM })), ...face };
-  if (cuts.length === 0) return [{ ...row, id: null }];
-  const ids = new Map<string, Id<'area'>>();
-  const named = (name: string) => {
-    const id = ids.get(name) ?? newId();
-    ids.set(name, id);
-    return id;
-  };
-  const id = newId();
-  const told = cuts.map((c) => ({ ...c, of: named(c.of), makes: named(c.makes) }));
-  return [
-    { ...row, id, cuts: told },
-    ...[...ids].map(([name, own]) => ({ ...row, ...places[name], name, id: own, partOf: id })),
-  ];
-}
 
 export interface CoatSpec {
   readonly name: string;

@@ -2,7 +2,8 @@ import { asId, type Coat, plainArea, plainCoat } from '@/records';
 import type { ShopDb } from '../db';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';
 import { changeSurvey } from './survey';
-import { changeCoat, moveCoat, planCoats, removeCoat, splitCoat, type NewCoat } from './coats';
+import { changeCoat, moveCoat, planCoats, removeCoat, type NewCoat } from './coats';
+import { splitCoat } from './splitCoat';
 import { startSession } from './session';
 
 const glitter = { kind: 'flakes', greatestM: 2e-3, meanM: 1e-3, share: 0.3 } as const;

@@ -57,7 +57,8 @@ export interface PlannedLayer extends Pick<
   readonly over: number | null;
 }
 
-const TABLES = ['coats', 'areas', 'layers', 'resins', 'pieces', 'tasks'] as const;
+/** What acts on coats read and write. */
+export const TABLES = ['coats', 'areas', 'layers', 'resins', 'pieces', 'tasks'] as const;
 const byPlace = (a: Coat, b: Coat): number => a.order - b.order;
 
 /** @throws StaleActionError when the piece is gone */
@@ -139,7 +140,8 @@ export async function planCoat(
   return id;
 }
 
-async function plannedCoat(
+/** @throws StaleActionError when the coat is no longer planned */
+export async function plannedCoat(
   db: ShopDb,
   coatId: Id<'coat'>,
   verb: Stales['coat not planned']['verb'],
@@ -281,45 +283,5 @@ export function moveCoat(
     for (const row of coatRows(rows, next)) await w.put('coats', row);
     const text = `${coat.name} ${by > 0 ? 'over' : 'under'} ${other.name}`;
     await w.log('coat changed', { pieceId, coatId, text });
-  });
-}
-
-/** Replaces a planned coat by its lifts, each a coat of its own. Returns the id of the lowest. */
-export function splitCoat(
-  db: ShopDb,
-  context: ActionContext,
-  coatId: Id<'coat'>,
-  films: readonly number[],
-): Promise<Id<'coat'>> {
-  return act(db, context, TABLES, async (w) => {
-    const coat = await plannedCoat(db, coatId, 'split');
-    const { pieceId } = coat;
-    const rows = await pieceRows(db, pieceId);
-    const others = rows.coats
-      .filter((c) => c.id !== coatId)
-      .map((c) => (c.order > coat.order ? { ...c, order: c.order + films.length - 1 } : c));
-    const lifts = films.map((thicknessM, i): Coat => {
-      const locks = i === 0 && (films[1] ?? thicknessM) > thicknessM * 1.001;
-      return {
-        ...coat,
-        id: i === 0 ? coat.id : context.newId(),
-        order: coat.order + i,
-        name: `${coat.name}, lift ${i + 1}`,
-        kind: locks ? 'lock' : coat.kind,
-        intent: { by: 'given', thicknessM },
-        overrides: [],
-        thicknessM,
-        staysM: coat.areaIds.map(() => thicknessM),
-      };
-    });
-    // What was to lie on the coat lies on its last lift.
-    const last = lifts.at(-1)?.id ?? coat.id;
-    const moved = rows.layers.map((l) => (l.over === coatId ? { ...l, over: last } : l));
-    for (const row of coatRows({ ...rows, layers: moved }, [...others, ...lifts]))
-      await w.put('coats', row);
-    for (const row of moved.filter((l) => !rows.layers.includes(l))) await w.put('layers', row);
-    const text = `${coat.name} in ${films.length} lifts`;
-    await w.log('coat changed', { pieceId, coatId, text });
-    return coatId;
   });
 }

@@ -42,9 +42,6 @@ function otherSide<C extends Coat>(
   return other ? cutFaceView(other, view.areas, view.wholes, lies, line) : null;
 }
 
-const otherLaminae = (cut: FaceCutView | null, view: PieceView): SectionLamina[] =>
-  cut ? laminaeOf(cut, view) : [];
-
 /** Films that are poured when a coat below them has freed the dams. */
 function freedFilms(coats: readonly Coat[]): ReadonlySet<string> {
   const first = Math.min(...coats.filter((c) => c.freesDams).map((c) => c.order));
@@ -91,6 +88,7 @@ export function CoatDrawings({ view, selected, edit, field, children }: Props) {
   const laid = view.coats.map((c) => (c.coat.id === coat.id ? edited.coat : c.coat));
   const lies = buildUp(view.areas, laid, view.layers);
   const films = lies.get(area.id)?.films ?? [];
+  const other = otherSide(area, view, lies, line);
   const cut = cutFaceView(area, view.areas, view.wholes, lies, line);
   const tilt = view.piece.level?.tilt ?? { alongX: 0, alongY: 0 };
   const slope = Math.hypot(tilt.alongX, tilt.alongY) || 1;
@@ -111,15 +109,12 @@ export function CoatDrawings({ view, selected, edit, field, children }: Props) {
           line={line}
           cut={cut}
           side={area.kind === 'back' ? 'back' : 'face'}
-          beneath={otherSide(area, view, lies, line)}
+          beneath={other}
           freed={freedFilms(laid)}
           beads={beadsOn(cut, view, laid, line)}
           told={films.map((f) => f.coat.id)}
           layerNames={new Map(view.layers.map((l) => [l.id, l.name]))}
-          laminae={[
-            ...laminaeOf(cut, view),
-            ...otherLaminae(otherSide(area, view, lies, line), view),
-          ]}
+          laminae={[...laminaeOf(cut, view), ...(other ? laminaeOf(other, view) : [])]}
           {...(free && {
             editable: {
               id: coat.id,

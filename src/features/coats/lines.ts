@@ -1,4 +1,4 @@
-import { beadOf, LINE_LIMITS, LINE_USES, placeOf, type LineUse } from '@/core/coat';
+import { LINE_LIMITS, LINE_USES, placeOf, type LineUse } from '@/core/coat';
 import { shapeSides, type Point } from '@/core/geometry';
 import { editText } from '@/core/units';
 import type { DrawnLine } from '@/records';
@@ -61,11 +61,6 @@ export function readLine<F extends string>(
   if (!reader.sound) return null;
   const { as, points, closed } = draft;
   return { as, points, closed, widthM, angleRad: (degrees * Math.PI) / 180 };
-}
-
-/** The bead of a line as it is typed now; null while a field is wrong. */
-export function beadNow(line: DrawnLine | null, capillaryM: number) {
-  return line ? beadOf(line, capillaryM) : null;
 }
 
 /** Boundaries of places that a line can run along. */

@@ -133,7 +133,7 @@ export function PieceFields() {
       </Box>
       <Grid templateColumns="1fr 1fr" gap="3">
         <TextField label="Job" hint="What it is part of" {...set('job')} />
-        <TextField label="Due" type="date" {...set('due')} />
+        <TextField label="Due" placeholder="24 Dec 2026" {...set('due')} />
       </Grid>
       <TextAreaField label="Note" rows={2} {...set('note')} />
     </Flex>

@@ -7,7 +7,6 @@ import {
   type Shape,
   type ShapeKind,
 } from '@/core/geometry';
-import { format as formatDay } from 'date-fns';
 import { editText } from '@/core/units';
 import type {
   AreaKind,
@@ -27,10 +26,8 @@ import {
   type Piece,
   plainArea,
 } from '@/records';
+import { writeDay } from '@/features/common/day';
 import type { Format } from '@/features/common/useFormat';
-
-/** How a field for a day writes it. */
-export const DAY = 'yyyy-MM-dd';
 
 /** What is typed and drawn in the survey of a piece: lengths as text, places in m. */
 export interface EdgeDraft {
@@ -116,7 +113,7 @@ export interface SurveyDraft {
   readonly support: Support;
   readonly note: string;
   readonly job: string;
-  /** A day as the browser's field has it, 2026-11-24; empty: none. */
+  /** A day, 24 Dec 2026; empty: none. */
   readonly due: string;
   readonly use: Piece['use'];
   readonly marks: readonly HardwareMark[];
@@ -269,7 +266,7 @@ export function draftOf(piece: Piece, areas: readonly Area[], format: Format): S
     support: piece.support,
     note: piece.note,
     job: piece.job,
-    due: piece.dueMs === null ? '' : formatDay(piece.dueMs, DAY),
+    due: piece.dueMs === null ? '' : writeDay(piece.dueMs),
     use: piece.use,
     marks: piece.marks,
     belly: editText(piece.bellyM, format.typed('length')),

@@ -199,17 +199,6 @@ export function joinBack(draft: SurveyDraft, index: number, format: Format): Sur
   return withPlaces({ ...draft, areas }, format);
 }
 
-/** For each edge of a place the cut that it lies on; null: the outline of its face. */
-export function cutOfEdges(
-  draft: SurveyDraft,
-  area: AreaDraft,
-  format: Format,
-): readonly (Id<'area'> | null)[] {
-  const whole = draft.areas.find((a) => a.id === area.partOf);
-  const place = whole && area.id !== null ? placesNow(whole, format)?.get(area.id) : undefined;
-  return (place?.onCut ?? []).map((cut) => (cut ? (cut.makes as Id<'area'>) : null));
-}
-
 /** Sets what stands on a cut of a face. */
 export const setCut = (
   draft: SurveyDraft,

@@ -1,4 +1,3 @@
-import { isValid, parse } from 'date-fns';
 import { COUNT_LIMITS } from '@/core/coat';
 import { centrePath, checkShape, shiftPath, type Point, type Shape } from '@/core/geometry';
 import { partition } from '@/core/places';
@@ -7,10 +6,11 @@ import type { Damage, Relief } from '@/core/piece';
 import type { AreaCut, LevelReading } from '@/records';
 import type { Survey, SurveyedArea } from '@/data/repos/survey';
 import { placedAreas } from '@/shop/placed';
+import { DAY_ASKED, readDay } from '@/features/common/day';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { Format } from '@/features/common/useFormat';
 import { ComputeError } from '@/workers/client';
-import { DAY, damageSizes, type AreaDraft, type LevelDraft, type SurveyDraft } from './draft';
+import { damageSizes, type AreaDraft, type LevelDraft, type SurveyDraft } from './draft';
 import { cutTrouble, readCut } from './places';
 import { EDGE_LIMITS, readEdges } from './readEdges';
 import { readShape } from './readShape';
@@ -151,9 +151,8 @@ export function readSurvey(draft: SurveyDraft, format: Format): SurveyRead {
     Object.assign(reader.errors, own.errors);
     return read;
   });
-  const due = parse(draft.due, DAY, 0);
-  const dueMs = draft.due === '' ? null : due.getTime();
-  if (dueMs !== null && !isValid(due)) reader.errors['due'] = 'A day: 24 Dec 2026.';
+  const dueMs = readDay(draft.due);
+  if (dueMs === null && draft.due.trim() !== '') reader.errors['due'] = DAY_ASKED;
   const level = readLevel(draft.level, reader);
   // What cannot hang has no belly, whatever was typed before the support was changed.
   const bellyM =

@@ -18,7 +18,8 @@ import {
   type Resin,
   type WetSession,
 } from '@/records';
-import type { CoatSpec, PieceSpec } from '@/demo/acts';
+import type { CoatSpec } from '@/demo/acts';
+import type { PieceSpec } from '@/demo/pieceSpec';
 import { filmOf, ledgerInput, type PlanGround } from '@/shop/coatFacts';
 
 const MINUTE = 60_000;
