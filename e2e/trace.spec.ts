@@ -1,4 +1,4 @@
-import { photoFile } from '../src/demo/test/scenes';
+import { shoreFile } from '../src/demo/test/scenes';
 import { expect, expectAccessible, openDemo, openPiece, test } from './bench';
 
 test.use({ viewport: { width: 1280, height: 800 } });
@@ -7,7 +7,7 @@ test('a photo is traced end to end: marks by mouse and keys, cancelled, found, u
   page,
 }) => {
   const width = 1000;
-  const { png, corners, inside, areaM2 } = photoFile(6, width);
+  const { png, corners, inside, shore, areaM2 } = shoreFile(width);
   await openDemo(page, '/pieces/new');
   await page.getByLabel('Name', { exact: true }).fill('Traced');
   await page.getByRole('button', { name: 'Trace a photo' }).click();
@@ -41,6 +41,8 @@ test('a photo is traced end to end: marks by mouse and keys, cancelled, found, u
   await drag(/^Corner mark 2/, corners[1]);
   await drag(/^Corner mark 4/, corners[3]);
   await drag(/^Mark inside/, inside);
+  await dialog.getByRole('button', { name: 'Add a “part” mark' }).click();
+  await drag(/^Mark on a part/, shore);
   await dialog.getByRole('button', { name: /Find the edge/ }).click();
   await expect(dialog.getByText(/corner marks are crossed/)).toBeVisible();
   await drag(/^Corner mark 1/, [corners[0][0] - 3, corners[0][1]]);
@@ -55,8 +57,12 @@ test('a photo is traced end to end: marks by mouse and keys, cancelled, found, u
   await expect(found).toBeVisible({ timeout: 25_000 });
   const cm2 = Number.parseFloat((await found.innerText()).replace(/[^\d.]/g, ''));
   expect(Math.abs(cm2 / (areaM2 * 1e4) - 1)).toBeLessThan(0.02);
+  await expect(dialog.getByText('1 boundary inside it')).toBeVisible();
   await expectAccessible(page);
   await dialog.getByRole('button', { name: 'Use this outline' }).click();
+  // The part with a colour of its own is a place of the face.
+  const places = page.getByRole('region', { name: 'Places' });
+  await expect(places.getByRole('button', { name: 'Face 2' })).toBeVisible();
   const area = page.getByRole('button', { name: /Area of one face/ });
   await expect(area).toHaveText(new RegExp(`${Math.floor(cm2)}|${Math.ceil(cm2)}`));
   await page.getByRole('button', { name: 'Add to the bench' }).click();

@@ -14,6 +14,7 @@ const ask: TraceAsk = {
   reference: { widthM: 0.297, heightM: 0.21, sigmaM: 0 },
   inside: [[5, 5]],
   outside: [],
+  places: [],
   referenceIsPiece: false,
   heightM: 0,
 };

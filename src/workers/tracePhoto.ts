@@ -103,6 +103,7 @@ export async function tracePhoto(ask: TraceAsk, step: Step): Promise<TraceAnswer
       reference: ask.reference,
       inside: ask.inside.map(small),
       outside: ask.outside.map(small),
+      places: ask.places.map(small),
       referenceIsPiece: ask.referenceIsPiece,
       heightM: ask.heightM,
     });
@@ -125,6 +126,7 @@ export async function tracePhoto(ask: TraceAsk, step: Step): Promise<TraceAnswer
     const traced: Traced = {
       ...found,
       ringPx: found.ringPx.map(large),
+      cuts: found.cuts.map((cut) => ({ ...cut, px: cut.px.map(large) })),
       corners: found.corners.map(large) as unknown as Corners,
     };
     await step(0.85);

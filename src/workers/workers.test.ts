@@ -167,6 +167,7 @@ describe('createComputeClient', () => {
       reference: { widthM: 0.297, heightM: 0.21, sigmaM: 0 },
       inside: [[0, 0]],
       outside: [],
+      places: [],
       referenceIsPiece: false,
       heightM: 0,
     } as const;

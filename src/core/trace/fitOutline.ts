@@ -1,7 +1,7 @@
 import fitCurve from 'fit-curve';
 import type { Path, Point, Segment } from '../geometry';
 import { itemAt, extent } from '../numeric';
-import { ringArea } from '../geometry';
+import { checkShape, ringArea, thinRing, untangle } from '../geometry';
 
 /** A turn sharper than this between two stretches is a corner, rad. Judgement, no source. */
 const CORNER = (32 * Math.PI) / 180;
@@ -84,6 +84,34 @@ function segmentsOf(stretch: Stretch, from: Point, to: Point, toleranceM: number
       to: i === curves.length - 1 ? to : point(3),
     };
   });
+}
+
+/** A path whose own edge crosses itself nowhere. */
+const isSound = (outer: Path): boolean => checkShape({ kind: 'outline', outer, keepBare: [] }).ok;
+
+/**
+ * A traced ring as an outline that does not cross itself: curves where they fit, else straight from point to point
+ * without the loops that a notch makes where two colours meet at the edge.
+ * @param ring closed ring, m, densely and evenly spaced @param toleranceM as in `fitOutline`
+ * @returns outline, run anticlockwise; the last try as it is when each of them crosses itself
+ */
+export function soundOutline(ring: readonly Point[], toleranceM: number): Path {
+  const curved = fitOutline(ring, toleranceM);
+  if (isSound(curved)) return curved;
+  const round = ringArea(ring) < 0 ? [...ring].reverse() : ring;
+  const straight = (tolerance: number): Path => {
+    const points = thinRing(round, tolerance);
+    const start = itemAt(points, 0);
+    return {
+      start,
+      segments: [...points.slice(1), start].map((to): Segment => ({ kind: 'line', to })),
+    };
+  };
+  const tries = [1, 2, 4].flatMap((times) => {
+    const path = straight(times * toleranceM);
+    return [path, untangle(path)].flatMap((p) => (p ? [p] : []));
+  });
+  return tries.find(isSound) ?? itemAt(tries, tries.length - 1);
 }
 
 /**

@@ -15,7 +15,11 @@ const STEP_PULL = 0.03;
 /** A smaller step of colour than this, grey levels, does not tell where the edge is. */
 const LEAST_STEP = 8;
 
-function colourAt({ width, height, channels, known }: Raster, [x, y]: Point): number[] | null {
+/** Colour between cells (red, green, blue), or null where the raster is not known. */
+export function colourAt(
+  { width, height, channels, known }: Raster,
+  [x, y]: Point,
+): number[] | null {
   const [left, top] = [Math.floor(x), Math.floor(y)];
   if (!(left >= 0 && top >= 0 && left + 1 < width && top + 1 < height)) return null;
   const at = top * width + left;

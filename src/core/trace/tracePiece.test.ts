@@ -1,7 +1,8 @@
 import { askOf, testScene } from '@/demo/test/scenes';
-import { measureShape, pathArea, pathBox, type Point } from '../geometry';
+import { checkShape, measureShape, pathArea, pathBox, type Point } from '../geometry';
 import { thinRing } from '../geometry';
 import { fitOutline, runTrace } from '.';
+import { soundOutline } from './fitOutline';
 
 describe('fitOutline and thinRing', () => {
   const ringOf = (n: number, at: (t: number) => Point) =>
@@ -32,6 +33,20 @@ describe('fitOutline and thinRing', () => {
     );
     expect(disc.segments.length).toBeLessThan(16);
     expect(Math.abs(pathArea(disc) / (Math.PI * 0.01) - 1)).toBeLessThan(2e-3);
+  });
+
+  it('an outline with a loop at a notch comes back without it', () => {
+    const disc = ringOf(900, (t) => [
+      0.1 * Math.cos(2 * Math.PI * t),
+      0.1 * Math.sin(2 * Math.PI * t),
+    ]);
+    // Four points out of their order make loops of 4 mm: those of an edge that jumps forth and back.
+    const looped = [...disc];
+    [looped[100], looped[106]] = [looped[106] ?? [0, 0], looped[100] ?? [0, 0]];
+    [looped[101], looped[107]] = [looped[107] ?? [0, 0], looped[101] ?? [0, 0]];
+    const sound = soundOutline(looped, 2e-4);
+    expect(checkShape({ kind: 'outline', outer: sound, keepBare: [] }).ok).toBe(true);
+    expect(Math.abs(pathArea(sound) / (Math.PI * 0.01) - 1)).toBeLessThan(3e-3);
   });
 
   it('thinRing drops points and stays within its tolerance', () => {

@@ -3,10 +3,10 @@ import { flattenPath, mapPath, pathArea, pathBox, type Path, type Point } from '
 import { fail, ok, type Result } from '../result';
 import { nearest, opponentRaster, paletteOf } from './colourModel';
 import { contourOf } from './contourOf';
-import { fitOutline } from './fitOutline';
+import { soundOutline } from './fitOutline';
 import { project, type Corners } from './homography';
 import type { Reference } from './reference';
-import { correctHeight, referenceCorners, viewOf, type Marks } from './marks';
+import { correctHeight, referenceCorners, viewOf, type Marks, type View } from './marks';
 import {
   fromCell,
   rectify,
@@ -18,6 +18,7 @@ import {
   type Raster,
 } from './raster';
 import { refineCorners, REFINED_SIGMA_PX } from './refineCorners';
+import { placeEdges, type PlaceLine, type TracedFace } from './placeEdges';
 import { refineEdge } from './refineEdge';
 import { segment, type Seeds } from './segment';
 import { MARK_SIGMA_PX, measureTraced, MEASURE_DEFAULTS, type TracedMeasure } from './uncertainty';
@@ -30,19 +31,24 @@ export interface TraceInput {
   /** Places inside the piece and outside it, px. At least one inside. */
   readonly inside: readonly Point[];
   readonly outside: readonly Point[];
+  /** A pick on each part of the face that is to be a place of its own, px. */
+  readonly places: readonly Point[];
   /** The reference is the piece itself: its quadrilateral does not count as background. */
   readonly referenceIsPiece: boolean;
   /** Height of the piece's face above the reference, m. */
   readonly heightM: number;
 }
 
-export type TraceWarning = 'reaches the border' | 'reference small' | 'edge unclear';
+export type TraceWarning =
+  'reaches the border' | 'reference small' | 'edge unclear' | 'place not found';
 
 export interface Traced {
   /** About the middle of its box, m, y up, anticlockwise. */
   readonly outline: Path;
   /** The edge as found, px of the picture. */
   readonly ringPx: readonly Point[];
+  /** Boundaries of the places within it, in the outline's coordinates, and px of the picture. */
+  readonly cuts: readonly (PlaceLine & { readonly px: readonly Point[] })[];
   /** The reference's corners as they were used, px, and which of them were moved onto edges seen. */
   readonly corners: Corners;
   readonly refined: readonly boolean[];
@@ -124,7 +130,7 @@ function seedsOf(raster: Raster, input: TraceInput, plane: (p: Point) => Point):
           label[row * width + column] = value;
   };
   for (const place of input.outside) dab(place, -1);
-  for (const place of input.inside) dab(place, 1);
+  for (const place of [...input.inside, ...input.places]) dab(place, 1);
   if (!input.referenceIsPiece) markSheet(raster, label, input.reference);
   return { label };
 }
@@ -150,6 +156,27 @@ const middleOf = (points: readonly Point[]): Point => [
   points.reduce((s, p) => s + p[0], 0) / points.length,
   points.reduce((s, p) => s + p[1], 0) / points.length,
 ];
+
+/** Boundaries of each place that was picked, in the order of the picks. */
+function cutsOf(face: TracedFace, picks: readonly Point[], inside: readonly Point[]) {
+  return picks.map((pick, i) =>
+    placeEdges(face, pick, [...inside, ...picks.filter((_, k) => k !== i)]),
+  );
+}
+
+/** A line on the plane of the reference in the outline's coordinates, and as the picture shows it. */
+const placed = (line: PlaceLine, view: View, heightM: number, [cx, cy]: Point) => ({
+  closed: line.closed,
+  points: correctHeight(line.points, view.pose, heightM).map(([x, y]): Point => [x - cx, y - cy]),
+  px: line.points.map((p) => project(view.toPicture, p)),
+});
+
+/** A little more than the piece. */
+function boxRound(widthM: number, heightM: number): PlaneBox {
+  const margin = 0.15 * Math.max(widthM, heightM);
+  const [right, high] = [widthM / 2 + margin, heightM / 2 + margin];
+  return { left: -right, right, low: -high, high };
+}
 
 /**
  * Traces the outline of a piece in a picture. A generator, so that whoever runs it can show progress and
@@ -195,8 +222,10 @@ export function* tracePiece(
   const edge = refineEdge(fine, start, parted.piece, parted.rest, reach);
   yield 0.9;
   const seen = edge.map((p) => fromCell(fine, p));
+  const face = { coarse, fine, edge: seen, reachCells: reach };
+  const places = cutsOf(face, input.places.map(plane), input.inside.map(plane));
   const lifted = correctHeight(seen, view.pose, heightM);
-  const fitted = fitOutline(lifted, Math.max(FIT_TOLERANCE.m, FIT_TOLERANCE.cells * fine.stepM));
+  const fitted = soundOutline(lifted, Math.max(FIT_TOLERANCE.m, FIT_TOLERANCE.cells * fine.stepM));
   const { middle: centre, widthM, heightM: tall } = pathBox(fitted);
   const outline = mapPath(fitted, ([x, y]) => [x - centre[0], y - centre[1]]);
   // The measure is that of the outline which is kept, back in the picture.
@@ -216,10 +245,10 @@ export function* tracePiece(
   );
   if (!measure) return fail({ code: 'does-not-fit', path: ['inside'], value: 'not measurable' });
   const share = (input.reference.widthM * input.reference.heightM) / Math.abs(pathArea(fitted));
-  const margin = 0.15 * Math.max(widthM, tall);
   return ok({
     outline,
     ringPx,
+    cuts: places.flat().map((line) => placed(line, view, heightM, centre)),
     corners: found.corners,
     refined: found.refined,
     measure,
@@ -227,13 +256,9 @@ export function* tracePiece(
       ...(reachesBorder(coarse, rough) ? (['reaches the border'] as const) : []),
       ...(share < SMALL_REFERENCE ? (['reference small'] as const) : []),
       ...(unclearness(coarse, parted.inside, rough) > UNCLEAR ? (['edge unclear'] as const) : []),
+      ...(places.some((lines) => lines.length === 0) ? (['place not found'] as const) : []),
     ],
-    box: {
-      left: -widthM / 2 - margin,
-      right: widthM / 2 + margin,
-      low: -tall / 2 - margin,
-      high: tall / 2 + margin,
-    },
+    box: boxRound(widthM, tall),
     centre,
     tiltRad: view.pose.tiltRad,
   });

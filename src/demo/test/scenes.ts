@@ -74,17 +74,55 @@ export function askOf(
       reference: scene.reference,
       inside: [project(photo.toPicture, CENTRE)],
       outside: [],
+      places: [],
       referenceIsPiece: false,
       heightM: 0,
     },
   };
 }
 
+/** A board of 260 × 170 mm with a shore of another colour to the right of a wavy line, and an island in the rest. */
+export function shoreScene(widthPx: number): TestScene & {
+  readonly shoreX: (y: number) => number;
+  readonly island: { readonly at: Point; readonly radiusM: number };
+} {
+  const shoreX = (y: number): number => 0.06 + 0.012 * Math.sin(y * 45);
+  const island = { at: [-0.04, 0.03] as Point, radiusM: 0.025 };
+  const it = testScene(5, widthPx);
+  const colour = (p: Point): readonly [number, number, number] => {
+    if (p[0] > shoreX(p[1])) return [222, 208, 176];
+    if (Math.hypot(p[0] - island.at[0], p[1] - island.at[1]) < island.radiusM) return [150, 96, 40];
+    return [40 + 6 * Math.sin(p[0] * 300), 92, 132];
+  };
+  return {
+    ...{ shoreX, island, areaM2: 0.26 * 0.17 },
+    scene: {
+      ...it.scene,
+      piece: (p) => (Math.abs(p[0]) < 0.13 && Math.abs(p[1]) < 0.085 ? colour(p) : null),
+      tiltRad: 0.2,
+    },
+  };
+}
+
+/** A picture as a PNG file. */
+const pngOf = ({ widthPx: width, heightPx: height, rgba }: TraceInput['picture']) =>
+  encode({ width, height, data: new Uint8Array(rgba.buffer), channels: 4, depth: 8 });
+
 /** A scene as a PNG file with where its marks belong, px: for tests and figures of the real interface. */
 export function photoFile(seed: number, widthPx: number) {
   const it = testScene(seed, widthPx);
   const { input } = askOf(it, 0);
-  const { widthPx: width, heightPx: height, rgba } = input.picture;
-  const png = encode({ width, height, data: new Uint8Array(rgba.buffer), channels: 4, depth: 8 });
+  const png = pngOf(input.picture);
   return { png, corners: input.corners, inside: input.inside[0] ?? [0, 0], areaM2: it.areaM2 };
+}
+
+/** The board with its shore as a PNG file, and where its marks belong, px. */
+export function shoreFile(widthPx: number) {
+  const it = shoreScene(widthPx);
+  const { photo, input } = askOf(it, 0);
+  return {
+    ...{ png: pngOf(input.picture), corners: input.corners, areaM2: it.areaM2 },
+    inside: project(photo.toPicture, [-0.1, -0.05]),
+    shore: project(photo.toPicture, [0.11, 0]),
+  };
 }

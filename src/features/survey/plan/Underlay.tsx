@@ -14,7 +14,9 @@ function Picture({ blob, ...place }: { blob: Blob } & SVGAttributes<SVGImageElem
 export function Underlay({ area }: { area: AreaDraft }) {
   const { photos } = useSurvey();
   const { onScreen } = usePlan();
-  const id = area.measured.by === 'photo' ? area.measured.planPhotoId : null;
+  // A place shows what its face was traced from: once is enough.
+  const own = area.partOf === null;
+  const id = own && area.measured.by === 'photo' ? area.measured.planPhotoId : null;
   const fresh = photos.find((p) => p.id === id)?.blob ?? null;
   const stored = useRead(async (db) => (id ? await db.photos.get(id) : null), id ?? '');
   const blob = fresh ?? stored.value?.blob ?? null;

@@ -1,71 +1,51 @@
 'use client';
 import { newId } from '@/records';
 import { Box, chakra, Dialog, Flex, Grid, Portal } from '@chakra-ui/react';
-import type { Explanation } from '@/core/explain';
 import { isConvex, sortCorners } from '@/core/trace';
-import { Explained } from '@/features/common/Explained';
 import { Button } from '@/ui/Button';
 import { FieldRow } from '@/ui/FieldRow';
-import { Figure } from '@/ui/Figure';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import type { TraceAnswer } from '@/workers/client';
 import { useSurvey } from '../SurveyContext';
-import { PhotoStage } from './PhotoStage';
-import { REFERENCE_WORDS, WARNING_WORDS, type ReferenceChoice } from './traceModel';
+import { Found } from './Found';
+import { PhotoStage, scaleOf } from './PhotoStage';
+import { REFERENCE_WORDS, type ReferenceChoice } from './traceModel';
+import { tracedDraft } from './traced';
 import { useTrace } from './useTrace';
 
-const PART_WORDS = {
-  marks: 'corner marks',
-  reference: 'size of the sheet',
-  edge: 'place of the edge',
-  height: 'height over the sheet',
-  lens: 'bent by the lens',
-} as const;
-
-function explanationOf({ traced }: TraceAnswer): Explanation {
-  const { measure } = traced;
-  return {
-    title: 'Area traced from the photo',
-    formula: '½ ∮ (x dy − y dx) of the edge, straightened by the sheet’s four corners',
-    inputs: [
-      ...measure.parts.map(({ what, sigmaM2 }) => ({
-        label: `± from ${PART_WORDS[what]}`,
-        value: sigmaM2,
-        quantity: 'area' as const,
-        source:
-          what === 'lens' || what === 'edge' ? ('from memory' as const) : ('computed' as const),
-      })),
-      { label: 'tilt of the camera', value: traced.tiltRad, quantity: 'angle', source: 'computed' },
-    ],
-    source: 'Homography (Heckbert 1989); error by JCGM 100:2008, parts taken as independent.',
-    sigma: measure.areaSigmaM2,
-    note: `${traced.refined.filter(Boolean).length} of 4 corner marks were moved onto the edges of the sheet that the picture shows.`,
-  };
-}
-
-function Found({ answer }: { answer: TraceAnswer }) {
-  const { format } = useSurvey();
-  const { measure, warnings } = answer.traced;
+/** Marks that are added: on what is not the piece, and on parts of it. */
+function MarkButtons({ state }: { state: ReturnType<typeof useTrace> }) {
+  const { photo, draft, change } = state;
   return (
-    <Box bg="paper" p="3" role="status">
-      <Box fontSize="2xl" fontWeight="600">
-        <Explained explanation={explanationOf(answer)} quantity="area">
-          <Figure>{format.show(measure.areaM2, 'area').text}</Figure>
-        </Explained>{' '}
-        <Figure fontSize="md" fontWeight="400">
-          ± {((200 * measure.areaSigmaM2) / measure.areaM2).toFixed(1)} %
-        </Figure>
+    <Box fontSize="sm">
+      <strong>3 · Marks.</strong> Drag 1 to 4 to the sheet’s corners, going round from its top left;
+      “in” onto the piece.{' '}
+      <Button
+        size="sm"
+        disabled={!photo || draft.outside.length >= 6}
+        onClick={() =>
+          photo &&
+          change({ outside: [...draft.outside, [photo.widthPx / 2, photo.heightPx * 0.08]] })
+        }
+      >
+        Add an “outside” mark
+      </Button>{' '}
+      <Button
+        size="sm"
+        disabled={!photo || draft.places.length >= 6}
+        onClick={() =>
+          photo &&
+          change({
+            places: [...draft.places, [draft.inside[0], draft.inside[1] + 60 / scaleOf(photo)]],
+          })
+        }
+      >
+        Add a “part” mark
+      </Button>
+      <Box color="ink2" mt="1">
+        A “part” mark goes onto a part of the face with its own colour, paste or a shore: its
+        boundary is found too, and it becomes a place.
       </Box>
-      <Box fontSize="sm">
-        edge <Figure>{format.show(measure.perimeterM, 'length').text}</Figure> ±{' '}
-        <Figure>{format.show(2 * measure.perimeterSigmaM, 'length').text}</Figure> (19 of 20 times)
-      </Box>
-      {warnings.map((w) => (
-        <Box key={w} fontSize="sm" color="oxide" fontWeight="600">
-          ▲ {WARNING_WORDS[w]}
-        </Box>
-      ))}
     </Box>
   );
 }
@@ -111,20 +91,7 @@ function Steps({ state }: { state: ReturnType<typeof useTrace> }) {
         hint="Thickness of the piece, when the sheet lies on the table"
         {...field('over')}
       />
-      <Box fontSize="sm">
-        <strong>3 · Marks.</strong> Drag 1 to 4 to the sheet’s corners, going round from its top
-        left; “in” onto the piece.{' '}
-        <Button
-          size="sm"
-          disabled={!photo || draft.outside.length >= 6}
-          onClick={() =>
-            photo &&
-            change({ outside: [...draft.outside, [photo.widthPx / 2, photo.heightPx * 0.08]] })
-          }
-        >
-          Add an “outside” mark
-        </Button>
-      </Box>
+      <MarkButtons state={state} />
       <chakra.label display="flex" gap="2" alignItems="center" fontSize="sm">
         <chakra.input
           type="checkbox"
@@ -165,7 +132,7 @@ function Steps({ state }: { state: ReturnType<typeof useTrace> }) {
 /** Traces the chosen area from a photo: pick, mark, find, use. */
 export function TracePanel({ onClose }: { onClose: () => void }) {
   const state = useTrace();
-  const { editArea, addPhotos } = useSurvey();
+  const { draft: survey, index, format, edit, addPhotos } = useSurvey();
   const { photo, draft, answer, change } = state;
   const use = () => {
     if (!answer || !photo) return;
@@ -176,19 +143,13 @@ export function TracePanel({ onClose }: { onClose: () => void }) {
       { id: photoId, name, ...answer.photo },
       { id: planPhotoId, name: `${name}, straightened`, ...answer.plan },
     ]);
-    editArea({
-      shape: 'outline',
-      outline: traced.outline,
-      keepBare: [],
-      at: [0, 0],
-      measured: {
-        by: 'photo',
-        photoId,
-        planPhotoId,
-        box: traced.box,
-        sigmaShare: traced.measure.areaSigmaM2 / traced.measure.areaM2,
-      },
-    });
+    const known = {
+      by: 'photo' as const,
+      ...{ photoId, planPhotoId, box: traced.box },
+      sigmaShare: traced.measure.areaSigmaM2 / traced.measure.areaM2,
+    };
+    const next = tracedDraft(survey, index, traced, known, format, newId<'area'>);
+    edit(() => next);
     onClose();
   };
   return (
@@ -214,8 +175,7 @@ export function TracePanel({ onClose }: { onClose: () => void }) {
                     <PhotoStage
                       photo={photo}
                       draft={draft}
-                      ring={answer?.traced.ringPx ?? null}
-                      used={answer?.traced.corners ?? null}
+                      traced={answer?.traced ?? null}
                       onDraft={change}
                     />
                   ) : (

@@ -33,6 +33,8 @@ export interface TraceDraft {
   readonly corners: Corners;
   readonly inside: Point;
   readonly outside: readonly Point[];
+  /** One on each part of the face that is to be a place of its own. */
+  readonly places: readonly Point[];
   readonly keepSize: boolean;
 }
 
@@ -40,7 +42,7 @@ export interface TraceDraft {
 export function startMarks({
   widthPx: w,
   heightPx: h,
-}: ShownPhoto): Pick<TraceDraft, 'corners' | 'inside' | 'outside'> {
+}: ShownPhoto): Pick<TraceDraft, 'corners' | 'inside' | 'outside' | 'places'> {
   return {
     corners: [
       [w * 0.1, h * 0.2],
@@ -50,6 +52,7 @@ export function startMarks({
     ],
     inside: [w * 0.65, h * 0.5],
     outside: [],
+    places: [],
   };
 }
 
@@ -118,5 +121,7 @@ export function traceTrouble(error: unknown): string {
 export const WARNING_WORDS = {
   'reaches the border': 'The outline comes to the edge of the picture: is the whole piece in it?',
   'reference small': 'The sheet is much smaller than the piece: a larger one makes the area surer.',
+  'place not found':
+    'Round a “part” mark nothing parts the colour from the rest: move the mark, or cut that place by hand.',
   'edge unclear': 'Part of the edge is hard to see. Check it, or add an “outside” mark there.',
 } as const;

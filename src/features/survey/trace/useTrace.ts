@@ -24,6 +24,7 @@ const EMPTY: TraceDraft = {
   ],
   inside: [0, 0],
   outside: [],
+  places: [],
   keepSize: false,
 };
 
@@ -79,6 +80,7 @@ export function useTrace() {
           reference: read.reference,
           inside: [draft.inside],
           outside: draft.outside,
+          places: draft.places,
           referenceIsPiece: draft.reference === 'piece',
           heightM: read.heightM,
           keepSize: draft.keepSize,
