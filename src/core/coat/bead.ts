@@ -1,12 +1,23 @@
 import { domeStrip } from '../capillary';
 import type { Point } from '../geometry';
 
+/** What a line is drawn for. */
+export const LINE_USES = ['barrier', 'raised line', 'wave'] as const;
+export type LineUse = (typeof LINE_USES)[number];
+/** Width of a drawn line, m, and the angle of its sides, rad. Judgement, no source. */
+export const LINE_LIMITS = {
+  widthM: { min: 0.5e-3, max: 0.2 },
+  angleRad: { min: (5 * Math.PI) / 180, max: Math.PI / 2 },
+} as const;
+
 /** A path that is drawn with resin: straight pieces, m, the width of its bead, m, and the angle of its sides, rad. */
 export interface LinePath {
   readonly points: readonly Point[];
   readonly closed: boolean;
   readonly widthM: number;
   readonly angleRad: number;
+  /** What it is drawn for. */
+  readonly as?: LineUse;
 }
 
 /** The bead of a drawn line. */

@@ -1,4 +1,5 @@
 import type { AreaKind, CoatKind } from '../piece';
+import type { LinePath } from './bead';
 import { layOn, type BuildLayer, type Layered } from './layer';
 
 /** An area as far as it matters to what lies on it. */
@@ -25,6 +26,8 @@ export interface BuildCoat {
   readonly coverage: number;
   /** When it has cured the dams of its areas come off. */
   readonly freesDams?: boolean;
+  /** The line that is drawn, for a coat that is one. */
+  readonly line?: LinePath | null;
 }
 
 /** Film that a coat leaves on an area, m. */

@@ -10,18 +10,17 @@ import { mixLength } from './domeOn';
 import { filmShape } from './filmShape';
 import { filmOnPart, freed, groundsOf, holds, soakOf, type Ground } from './ground';
 import type { Cover, LedgerArea, LedgerInput, LedgerOverride, ReserveSchool } from './input';
-import { beadOf, type LinePath } from './bead';
+import { beadOf } from './bead';
 import { heldOn, intentThickness, RIM, wettingOf, type Intent, type IntentArea } from './intent';
 import { coatLedger } from './ledger';
 import { stays } from './lineParts';
 import { edgeKinds, isFlat, ledgerArea, wallsOf, type PlanArea } from './planArea';
+import { raisedBelow, withRaised } from './raisedLines';
 import type { PlanWhole } from './wholes';
 
 /** A coat as it is planned. */
 export interface PlanCoat extends Omit<BuildCoat, 'thicknessM' | 'staysM'> {
   readonly intent: Intent;
-  /** The line that is drawn, for a coat that is one. */
-  readonly line?: LinePath | null;
   readonly restS: number;
   readonly reserve: ReserveSchool;
   readonly overrides: readonly LedgerOverride[];
@@ -78,10 +77,11 @@ const known = new WeakMap<PlanInput, readonly Ground[]>();
 export function plannedGrounds(plan: PlanInput): readonly Ground[] {
   const before = known.get(plan);
   if (before) return before;
+  const raised = raisedBelow(plan);
   const grounds = groundsOf(plan.coat, plan.areas, plan.wholes ?? [], beneathPlan(plan)).map(
     (g) => {
       const edges = freed(g.edges, frees(plan, g));
-      return edges === g.edges ? g : { ...g, edges };
+      return withRaised(edges === g.edges ? g : { ...g, edges }, raised);
     },
   );
   known.set(plan, grounds);

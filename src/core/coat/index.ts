@@ -29,8 +29,6 @@ export { filmShape } from './filmShape';
 export {
   COUNT_LIMITS,
   LEDGER_LINES,
-  LINE_LIMITS,
-  LINE_USES,
   MIX_LIMITS_M3,
   OVERRIDE_LIMITS_M3,
   PLAIN_AREA,
@@ -43,7 +41,6 @@ export {
   type LedgerWedge,
   type LedgerInput,
   type LedgerLineId,
-  type LineUse,
   type LedgerOverride,
   type ReserveSchool,
 } from './input';
@@ -118,4 +115,12 @@ export {
   type PlanWhole,
   type WholeCut,
 } from './wholes';
-export { beadOf, pathLength, type Bead, type LinePath } from './bead';
+export {
+  beadOf,
+  LINE_LIMITS,
+  LINE_USES,
+  pathLength,
+  type Bead,
+  type LinePath,
+  type LineUse,
+} from './bead';

@@ -206,12 +206,3 @@ export function inputIssues(input: LedgerInput): Issue[] {
   );
   return issues;
 }
-
-/** What a line is drawn for. */
-export const LINE_USES = ['barrier', 'raised line', 'wave'] as const;
-export type LineUse = (typeof LINE_USES)[number];
-/** Width of a drawn line, m, and the angle of its sides, rad. Judgement, no source. */
-export const LINE_LIMITS = {
-  widthM: { min: 0.5e-3, max: 0.2 },
-  angleRad: { min: (5 * Math.PI) / 180, max: Math.PI / 2 },
-} as const;

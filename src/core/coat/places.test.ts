@@ -1,75 +1,16 @@
 import type { Point } from '../geometry';
-import { seededRandom } from '../numeric';
-import { LAYER_KINDS } from '../piece';
 import { TEST_SHEET } from '../resin/test/sheet';
 import {
   beadOf,
-  beneathPlan,
   buildUp,
-  filmMap,
   ledgerInput,
-  filmField,
   mixLength,
-  placeOf,
-  planCoat,
   plannedGrounds,
-  staysOn,
   type BuildCoat,
   type BuildLayer,
-  type PlanArea,
   type PlanInput,
-  type PlanWhole,
-  type WholeCut,
 } from '.';
-import { faceOf, planInput, ROOM_K } from './test/planned';
-
-/** A board of 520 × 220 mm, cut at so many places from left to right. */
-function cutBoard(
-  xs: readonly number[],
-  cut: Partial<WholeCut> = {},
-  edges: Parameters<typeof faceOf>[1] = ['open'],
-): { readonly whole: PlanWhole; readonly areas: readonly PlanArea[] } {
-  const face = faceOf({ kind: 'rectangle', widthM: 0.52, heightM: 0.22 }, edges, 0.02);
-  const cuts = [...xs]
-    .sort((a, b) => b - a)
-    .map((x, i): WholeCut => ({
-      ...{ of: 'p0', makes: `p${xs.length - i}`, closed: false, kind: 'line', wallM: null },
-      points: [
-        [x, 0.2],
-        [x, -0.2],
-      ],
-      ...cut,
-    }));
-  const whole: PlanWhole = { ...face, id: 'whole', cuts };
-  const ids = ['p0', ...cuts.map((c) => c.makes).reverse()];
-  const areas = ids.map((id): PlanArea => {
-    const place = placeOf(whole, id);
-    if (!place) throw new Error(id);
-    return { ...face, id, name: id, partOf: 'whole', shape: place.shape, edges: place.edges };
-  });
-  return { whole, areas };
-}
-
-const on = (
-  { whole, areas }: ReturnType<typeof cutBoard>,
-  areaIds: readonly string[],
-  wish: Parameters<typeof planInput>[1] = {},
-  layers: readonly BuildLayer[] = [],
-): PlanInput => {
-  const plan = planInput(areas, wish);
-  return { ...plan, coat: { ...plan.coat, areaIds }, wholes: [whole], layers };
-};
-const made = (plan: PlanInput) => {
-  const found = planCoat(plan, ROOM_K);
-  if (!found.ok) throw new Error(JSON.stringify(found.issues));
-  return found.value;
-};
-const given = (thicknessM: number) => ({ intent: { by: 'given', thicknessM } }) as const;
-const layer = (change: Partial<BuildLayer>): BuildLayer => ({
-  ...{ id: 'l', kind: 'paste', areaIds: ['p1'], over: null, turn: 0 },
-  ...{ greatestM: 3e-3, meanM: 3e-3, share: 1 },
-  ...change,
-});
+import { cutBoard, given, layer, made, on } from './test/cutBoard';
 
 describe('a coat on a part of a face', () => {
   const board = cutBoard([0.14]);
@@ -215,85 +156,49 @@ describe('walls and lines', () => {
   });
 });
 
-describe('mass kept on 1,000 seeded build-ups of places and layers', () => {
-  it('ledger and section agree, and the map where the film is even', () => {
-    const random = seededRandom(41);
-    let mapped = 0;
-    for (let round = 0; round < 1000; round += 1) {
-      const xs = [-0.12, 0.02, 0.16].filter(() => random() < 0.7);
-      if (xs.length === 0) continue;
-      const board = cutBoard(xs, {}, ['mould']);
-      const ids = board.areas.map((a) => a.id);
-      const chosen = ids.filter(() => random() < 0.6);
-      if (chosen.length === 0) continue;
-      const layers = ids.flatMap((id, i): BuildLayer[] =>
-        random() < 0.5
-          ? [
-              layer({
-                ...{
-                  id: `l${i}`,
-                  areaIds: [id],
-                  kind: LAYER_KINDS[Math.floor(random() * 9)] ?? 'paint',
-                },
-                ...{ greatestM: 9e-4 * random(), over: random() < 0.5 ? 'under' : null },
-              }),
-            ].map((l) => ({ ...l, meanM: l.greatestM, share: 1 }))
-          : [],
-      );
-      const under: BuildCoat = {
-        ...({ id: 'under', kind: 'flood', order: 1, thicknessM: 1e-3, coverage: 1 } as const),
-        areaIds: ids,
-        staysM: ids.map(() => 1e-3),
-      };
-      const thicknessM = 1.2e-3 + 2e-3 * random();
-      const plan = on(board, chosen, { ...given(thicknessM), coats: [under] }, layers);
-      const { staysM, ledger } = made(plan);
-      const volume = (id: string) => ledger.lines.find((l) => l.id === id)?.volumeM3 ?? 0;
-      const told = volume('face') + volume('relief');
-      const coat = { ...plan.coat, id: 'top', thicknessM, staysM };
-      const lies = buildUp(board.areas, [under, coat], layers);
-      const section = chosen.reduce((sum, id) => {
-        const film = lies.get(id)?.films.find((f) => f.coat === coat);
-        const area = board.areas.find((a) => a.id === id);
-        const m2 = area ? regionOf(area) : 0;
-        return sum + m2 * (film ? film.topM - film.bottomM : 0);
-      }, 0);
-      expect(Math.abs(section - told) / told).toBeLessThan(2e-3);
-      expect(beneathPlan(plan).size).toBe(ids.length);
-      // The map of one ground whose places are level.
-      const grounds = plannedGrounds(plan);
-      const [ground] = grounds;
-      if (mapped < 12 && grounds.length === 1 && ground && ground.standing.length === 0) {
-        const field = filmField({
-          shape: ground.shape,
-          walls: ground.edges.map(() => true),
-          lengthM: 1.9e-3,
-          cells: 4000,
-        });
-        const map = filmMap(field.ok ? field.value : raise(field.issues), {
-          thicknessM: staysOn(coat, ground.id),
-          wedgeM: 0,
-          bellyMeanM: 0,
-          downhill: [1, 0],
-        });
-        expect(Math.abs(map.volumeM3 - told) / told).toBeLessThan(2e-3);
-        mapped += 1;
-      }
-    }
-    expect(mapped).toBe(12);
+describe('a raised line of resin', () => {
+  const board = cutBoard([0.14]);
+  const raised = (x: number): BuildCoat => ({
+    ...{ id: 'line', kind: 'line', order: 1, areaIds: ['p0'], thicknessM: 1.5e-3 },
+    ...{ coverage: 1, staysM: [1.5e-3] },
+    line: {
+      points: [
+        [x, -0.11],
+        [x, 0.11],
+      ],
+      ...{ closed: false, widthM: 3e-3, angleRad: 1.2, as: 'raised line' },
+    },
+  });
+  const grounds = (x: number, ids: readonly string[], line = raised(x)) =>
+    plannedGrounds(on(board, ids, { ...given(1e-3), coats: [line] }));
+
+  it('along a boundary is a wall of its height by itself, a hand’s breadth off it is not', () => {
+    const walls = (x: number) =>
+      grounds(x, ['p0']).flatMap((g) => g.edges.flatMap((e) => (e.wallM ? [e.wallM] : [])));
+    expect(walls(0.14)).toEqual([1.5e-3]);
+    expect(walls(0.1422)).toEqual([1.5e-3]);
+    expect(walls(0.15)).toEqual([]);
+    const flat = raised(0.14);
+    const wave = flat.line ? { ...flat, line: { ...flat.line, as: 'wave' as const } } : flat;
+    expect(grounds(0.14, ['p0'], wave).flatMap((g) => g.edges.map((e) => e.kind))).not.toContain(
+      'raised line',
+    );
+  });
+  it('under a flood across both its sides it is to be buried', () => {
+    const [ground] = grounds(0.14, ['p0', 'p1']);
+    expect(ground?.inner).toMatchObject([{ kind: 'raised line', wallM: 1.5e-3 }]);
+    const mould = cutBoard([0.14], {}, ['mould']);
+    const check = (thicknessM: number) =>
+      made(on(mould, ['p0', 'p1'], { ...given(thicknessM), coats: [raised(0.14)] })).checks.find(
+        (c) => c.id === 'wall',
+      )?.figures;
+    expect(check(2e-3)).toMatchObject({ is: 'buried', spareM: expect.closeTo(0.5e-3, 9) });
+  });
+  it('elsewhere it stands in the film of its own ground: two thirds of width × height × length', () => {
+    const [ground] = grounds(0, ['p0']);
+    const [line] = ground?.standing ?? [];
+    expect((line?.share ?? 0) * 0.4 * 0.22).toBeCloseTo(3e-3 * 0.22, 9);
+    expect(line).toMatchObject({ greatestM: 1.5e-3, meanM: 1e-3 });
+    expect(grounds(0, ['p1'])[0]?.standing).toEqual([]);
   });
 });
-
-const raise = (what: unknown): never => {
-  throw new Error(JSON.stringify(what));
-};
-
-/** Area of a place by the cuts themselves, m². */
-function regionOf(area: PlanArea): number {
-  const xs = area.shape.kind === 'outline' ? area.shape.outer : null;
-  if (!xs) throw new Error('place');
-  const points = [xs.start, ...xs.segments.map((s) => s.to)];
-  const span = (k: 0 | 1) =>
-    Math.max(...points.map((p) => p[k])) - Math.min(...points.map((p) => p[k]));
-  return span(0) * span(1);
-}

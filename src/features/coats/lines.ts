@@ -30,7 +30,7 @@ export const LINE_WORDS: Readonly<Record<LineUse, string>> = {
 export const LINE_HINT: Readonly<Record<LineUse, string>> = {
   barrier: 'Pour it first, along the boundary, and let it settle before colour comes near.',
   'raised line':
-    'Rest the mix until it stands, or use UV resin in layers. Once cured it can be a wall: say so at the boundary in the survey.',
+    'Rest the mix until it stands, or use UV resin in layers. Along a boundary it is a wall for the coats that follow; elsewhere it stands up in them.',
   wave: 'One line a coat; let it cure, then the next. A thicker line reaches farther: a rule of thumb, not a law.',
 };
 export const LINE_OPTIONS = LINE_USES.map((use) => [use, LINE_WORDS[use]] as [LineUse, string]);
