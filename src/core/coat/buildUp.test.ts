@@ -98,3 +98,21 @@ describe('what lies on each area', () => {
     expect(lies.get('face')?.surfaceM).toBeCloseTo(1e-3, 12);
   });
 });
+
+describe('recesses of several faces', () => {
+  it('a coat on one face levels over its own recesses only', () => {
+    const areas = [
+      { id: 'a', kind: 'face', depthM: 0 },
+      { id: 'b', kind: 'face', depthM: 0 },
+      { id: 'in a', kind: 'recess', depthM: 2e-3, liesIn: 'a' },
+      { id: 'in b', kind: 'recess', depthM: 2e-3, liesIn: 'b' },
+    ] as const;
+    const coat: BuildCoat = {
+      ...{ kind: 'flood', order: 1, areaIds: ['b'], thicknessM: 1e-3, staysM: [1e-3] },
+      coverage: 1,
+    };
+    const lies = buildUp(areas, [coat]);
+    expect(lies.get('in a')?.surfaceM).toBe(0);
+    expect(lies.get('in b')?.surfaceM).toBeCloseTo(3e-3, 12);
+  });
+});

@@ -8,6 +8,8 @@ export interface BuildArea {
   readonly kind: AreaKind;
   /** Depth of a recess, m; 0 for the others. */
   readonly depthM: number;
+  /** The face, or place of one, that a recess lies in, where a piece has several; left out: its only one. */
+  readonly liesIn?: string | null;
 }
 
 /** A coat as far as it matters to what lies where. */
@@ -138,11 +140,13 @@ export function buildUp<C extends BuildCoat>(
     }
     const face = own.find((a) => a.kind === 'face');
     if (!liesOver(coat) || !face) return;
-    for (const pit of areas.filter((a) => a.kind === 'recess')) {
+    const reached = ({ kind, liesIn = null }: BuildArea) =>
+      kind === 'recess' && (liesIn === null || own.some((a) => a.id === liesIn));
+    for (const pit of areas.filter(reached)) {
       const under = on(pit.id);
       const filledM = Math.max(under.surfaceM, isBrushed(coat) ? 0 : pit.depthM);
       const levelled = under.levelled || !isBrushed(coat);
-      const surfaceM = filledM + staysOn(coat, face.id);
+      const surfaceM = filledM + staysOn(coat, pit.liesIn ?? face.id);
       lies.set(pit.id, { ...under, surfaceM, top: coat, last: coat, levelled });
     }
   }

@@ -1,4 +1,3 @@
-import { insideRing, shapeSides } from '../geometry';
 import { isDam } from '../piece';
 import { filmAreas, isBrushed, type BuildCoat, type OnArea } from './buildUp';
 import { measureArea, type PlanArea } from './planArea';
@@ -189,13 +188,9 @@ export function soakOf({ parts }: Ground, below: Below, sealed: ReadonlySet<stri
 export const filmOnPart = ({ stepM }: GroundPart, staysM: number): number =>
   Math.max(0, staysM - stepM);
 
-/** Whether a recess lies in a ground: a face that is cut has its recesses in one of its places. */
-export function holds(ground: Ground, { at = [0, 0] }: Pick<PlanArea, 'at'>): boolean {
-  if (ground.partOf === undefined || ground.partOf === null) return true;
-  const ring = shapeSides(ground.shape).flatMap((side) => side.slice(1));
-  const [x, y] = ground.at ?? [0, 0];
-  return insideRing([at[0] - x, at[1] - y], ring);
-}
+/** Whether a recess lies in a ground. */
+export const holds = ({ parts }: Ground, { liesIn = null }: Pick<PlanArea, 'liesIn'>): boolean =>
+  liesIn === null || parts.some((p) => p.area.id === liesIn);
 
 /** Edges whose dams have come off: they are open from then on. */
 export const freed = (edges: PlanArea['edges'], isFree: boolean): PlanArea['edges'] =>

@@ -157,7 +157,11 @@ describe('writeSvg and back', () => {
   it.each(shapes)('%j keeps area and edge within 1e-6', (shape) => {
     const { shapes: found, unitM } = read(writeSvg('A & "B" <C>', shape));
     expect(unitM).toBeCloseTo(1e-3, 12);
-    const made = outlineFromDrawing(found, 0, found.map((_, i) => i).slice(1), [], unitM ?? NaN);
+    const made = outlineFromDrawing(
+      found,
+      { outer: 0, bare: found.map((_, i) => i).slice(1) },
+      unitM ?? NaN,
+    );
     if (!made.ok) throw new Error(JSON.stringify(made.issues));
     const [back, before] = [measureShape(made.value.outline), measureShape(shape)];
     expect(Math.abs(back.areaM2 / before.areaM2 - 1)).toBeLessThan(1e-6);
@@ -168,16 +172,16 @@ describe('writeSvg and back', () => {
     const { shapes: found } = read(
       svg('<polyline points="0,0 10,0 10,10"/><rect width="20" height="10"/>'),
     );
-    expect(outlineFromDrawing(found, 0, [], [], 1e-3)).toMatchObject({
+    expect(outlineFromDrawing(found, { outer: 0 }, 1e-3)).toMatchObject({
       ok: false,
       issues: [{ code: 'required' }],
     });
-    expect(outlineFromDrawing(found, 1, [], [], 0)).toMatchObject({ ok: false });
-    expect(outlineFromDrawing(found, 1, [], [], 1)).toMatchObject({
+    expect(outlineFromDrawing(found, { outer: 1 }, 0)).toMatchObject({ ok: false });
+    expect(outlineFromDrawing(found, { outer: 1 }, 1)).toMatchObject({
       ok: false,
       issues: [{ code: 'out-of-range' }],
     });
-    const made = outlineFromDrawing(found, 1, [1, 0], [], 1e-3);
+    const made = outlineFromDrawing(found, { outer: 1, bare: [1, 0] }, 1e-3);
     expect(made.ok && made.value.outline.keepBare).toEqual([]);
     expect(made.ok && measureShape(made.value.outline).areaM2).toBeCloseTo(2e-4, 15);
   });
@@ -191,9 +195,11 @@ describe('writeSvg and back', () => {
     const { shapes: found } = read(
       svg(`<polygon points="${ring.join(' ')}"/><rect x="250" y="190" width="40" height="20"/>`),
     );
-    const made = outlineFromDrawing(found, 0, [], [1], 1e-3);
+    const made = outlineFromDrawing(found, { outer: 0, recess: [1] }, 1e-3);
     if (!made.ok) throw new Error(JSON.stringify(made.issues));
     const { outline, recesses, movedM } = made.value;
+    const set = outlineFromDrawing(found, { outer: 0, also: [1] }, 1e-3);
+    expect(set.ok && set.value.faces).toEqual(recesses);
     // The rectangle's middle is 70 mm right of the disc's.
     expect(recesses[0]?.at[0]).toBeCloseTo(0.07, 9);
     expect(recesses[0]?.at[1]).toBeCloseTo(0, 9);

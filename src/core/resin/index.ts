@@ -52,6 +52,7 @@ export {
 export { workingTime } from './workingTime';
 export {
   LAMP_LAYER_M,
+  lampExplanation,
   lampPlan,
   lampTime,
   PENETRATION_M,

@@ -1,4 +1,4 @@
-import { lampPlan, lampTime, PENETRATION_M } from './lampTime';
+import { lampExplanation, lampPlan, lampTime, PENETRATION_M } from './lampTime';
 
 describe('UV resin under a lamp', () => {
   // Jacobs’ working curve by hand: Dp 0.8 mm, 2 mm in 60 s. Ec·… cancels: 1.2 mm takes 60 · e^(−0.8/0.8) = 22.07 s.
@@ -27,5 +27,18 @@ describe('UV resin under a lamp', () => {
     expect(() => lampTime(bad, sheet)).toThrow('lampTime');
     expect(() => lampPlan(bad, sheet)).toThrow('lampPlan');
     expect(() => lampTime(1e-3, { ...sheet, penetrationM: bad })).toThrow('lampTime');
+  });
+  it('what it opens to comes to the time by hand', () => {
+    const plan = lampPlan(3e-3, sheet);
+    const { inputs } = lampExplanation(plan, sheet);
+    const [d, c0, t0, dp, each] = inputs.map((i) => i.value) as [
+      number,
+      number,
+      number,
+      number,
+      number,
+    ];
+    expect(t0 * Math.exp((d - c0) / dp)).toBeCloseTo(each, 9);
+    expect(each).toBe(plan.eachS);
   });
 });

@@ -1,3 +1,4 @@
+import type { Explanation } from '../explain';
 import { assert } from '../result';
 
 /** How a UV resin answers its lamp: a depth that is cured after a time, and how deep its light goes, m and s. */
@@ -48,4 +49,26 @@ export function lampPlan(heightM: number, sheet: LampSheet, mostM = LAMP_LAYER_M
   const layers = Math.max(1, Math.ceil(heightM / mostM - 1e-9));
   const layerM = heightM / layers;
   return { layers, layerM, eachS: lampTime(layerM, sheet) };
+}
+
+/** How long each layer stays under the lamp, as it is opened on the screen. */
+export function lampExplanation(
+  { layerM, eachS }: LampPlan,
+  { curedM, curedS, penetrationM }: LampSheet,
+): Explanation {
+  const depth = (label: string, value: number, source: 'data sheet' | 'computed' | 'from memory') =>
+    ({ label, value, quantity: 'film', source }) as const;
+  return {
+    title: 'Time under the lamp',
+    formula: 't₀ · exp((d − C₀) / Dp)',
+    inputs: [
+      depth('layer, d', layerM, 'computed'),
+      depth('its sheet cures, C₀', curedM, 'data sheet'),
+      { label: 'in, t₀', value: curedS, quantity: 'duration', source: 'data sheet' },
+      depth('light falls to 1/e over, Dp', penetrationM, 'from memory'),
+      { label: 'each layer', value: eachS, quantity: 'duration', source: 'computed' },
+    ],
+    source: 'Working curve of the light: Jacobs 1992, from memory.',
+    note: 'The same lamp at the same distance; a layer of 1 to 2 mm is common practice. Try one.',
+  };
 }

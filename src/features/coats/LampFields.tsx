@@ -1,8 +1,9 @@
 'use client';
 import { Box, chakra, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
-import { lampPlan, PENETRATION_M } from '@/core/resin';
+import { lampExplanation, lampPlan, PENETRATION_M } from '@/core/resin';
 import { FieldReader } from '@/features/common/fieldReader';
+import { Explained } from '@/features/common/Explained';
 import { spanText } from '@/features/common/clockText';
 import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';
@@ -17,10 +18,8 @@ export function LampFields({ heightM }: { heightM: number }) {
   const reader = new FieldReader<'depth' | 'time'>(format);
   const curedM = reader.quantity('depth', draft.depth, 'film', { min: 1e-4, max: 0.02 });
   const curedS = reader.quantity('time', draft.time, 'duration', { min: 1, max: 3600 });
-  const plan =
-    reader.sound && heightM > 0
-      ? lampPlan(heightM, { curedM, curedS, penetrationM: PENETRATION_M[mix] })
-      : null;
+  const sheet = { curedM, curedS, penetrationM: PENETRATION_M[mix] };
+  const plan = reader.sound && heightM > 0 ? lampPlan(heightM, sheet) : null;
   const text = (field: 'depth' | 'time') => ({
     value: draft[field],
     error: reader.errors[field],
@@ -50,13 +49,15 @@ export function LampFields({ heightM }: { heightM: number }) {
           <Figure>{format.show(heightM, 'film').text}</Figure> in {plan.layers}{' '}
           {plan.layers === 1 ? 'layer' : 'layers'} of{' '}
           <Figure>{format.show(plan.layerM, 'film').text}</Figure>, each{' '}
-          <Figure>{spanText(plan.eachS * 1000)}</Figure> under the same lamp at the same distance. A
-          tacky surface is normal until it is wiped.
+          <Explained explanation={lampExplanation(plan, sheet)} quantity="duration">
+            <Figure>{spanText(plan.eachS * 1000)}</Figure>
+          </Explained>{' '}
+          under the same lamp at the same distance. A tacky surface is normal until it is wiped.
         </Box>
       )}
       <Box fontSize="sm" color="ink2">
-        Working curve of the light (Jacobs 1992, from memory); how deep it goes is from memory too:
-        try one. Eyes and skin away from the lamp; gloves, as for every uncured resin.
+        How deep the light goes is from memory: try one. Eyes and skin away from the lamp; gloves,
+        as for every uncured resin.
       </Box>
     </chakra.details>
   );

@@ -1,13 +1,27 @@
 'use client';
 import { newId } from '@/records';
 import { Flex } from '@chakra-ui/react';
-import { measureShape } from '@/core/geometry';
+import { measureShape, pathBox, shapePath, type Point, type Shape } from '@/core/geometry';
 import type { AreaKind } from '@/core/piece';
 import { Button } from '@/ui/Button';
 import { editText } from '@/core/units';
+import type { Format } from '@/features/common/useFormat';
 import { emptyArea, emptyEdge, type AreaDraft } from './draft';
 import { shapeNow } from './readShape';
 import { useSurvey } from './SurveyContext';
+
+/** Faces of a set lie side by side on the plan, so far apart, m. */
+const APART_M = 0.02;
+
+/** Where another face goes: to the right of those that are there. */
+function besideAll(faces: readonly AreaDraft[], fresh: Shape, format: Format): Point {
+  const rights = faces.flatMap((a) => {
+    const shape = shapeNow(a, format);
+    return shape ? [a.at[0] + pathBox(shapePath(shape)).middle[0] + halfWidth(shape)] : [];
+  });
+  return [Math.max(0, ...rights) + APART_M + halfWidth(fresh), 0];
+}
+const halfWidth = (shape: Shape): number => pathBox(shapePath(shape)).widthM / 2;
 
 /** The areas of the piece: choose one, add a back or an edge band, remove one. */
 export function AreaStrip() {
@@ -36,6 +50,15 @@ export function AreaStrip() {
       edges: [0, 1, 2, 3].map(() => emptyEdge('open')),
     });
   };
+  const faces = draft.areas.filter((a) => a.kind === 'face' && a.partOf === null);
+  const another = () => {
+    if (!face || !shape) return;
+    add('face', {
+      ...face,
+      ...{ name: `${face.name} ${faces.length + 1}`, at: besideAll(faces, shape, format) },
+      ...{ partOf: null, cuts: [], keepBare: [], relief: [], measured: { by: 'rule' } },
+    });
+  };
   return (
     <Flex gap="2" wrap="wrap" align="center" role="group" aria-label="Areas of the piece">
       {draft.areas.map((a, i) => (
@@ -51,6 +74,11 @@ export function AreaStrip() {
           {a.name || a.kind}
         </Button>
       ))}
+      {shape && (
+        <Button size="sm" variant="quiet" onClick={another}>
+          + Another face
+        </Button>
+      )}
       {!draft.areas.some((a) => a.kind === 'back') && face && (
         <Button
           size="sm"
@@ -74,7 +102,7 @@ export function AreaStrip() {
           + Edge band
         </Button>
       )}
-      {area.kind !== 'face' && area.partOf === null && (
+      {(area.kind !== 'face' || faces.length > 1) && area.partOf === null && (
         <Button
           size="sm"
           variant="danger"

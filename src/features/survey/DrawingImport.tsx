@@ -3,15 +3,16 @@ import { asId, newId } from '@/records';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { DRAWING_LIMITS, DRAWING_UNITS, type DrawingRead } from '@/core/exchange/drawing';
-import { outlineFromDrawing } from '@/core/exchange/outlineFromDrawing';
+import { outlineFromDrawing, type DrawnOutline } from '@/core/exchange/outlineFromDrawing';
 import { formatQuantity } from '@/core/units';
 import { Outline } from '@/features/common/Outline';
+import type { Format } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { FieldRow } from '@/ui/FieldRow';
 import { SelectField } from '@/ui/SelectField';
 import { fileClient } from '@/workers/client';
 import { drawingTrouble } from './readSurvey';
-import { emptyArea, emptyEdge } from './draft';
+import { emptyArea, emptyEdge, fitEdges, sideCount, type AreaDraft } from './draft';
 import { useSurvey } from './SurveyContext';
 
 interface Chosen {
@@ -19,6 +20,8 @@ interface Chosen {
   readonly outer: number;
   readonly bare: readonly number[];
   readonly recess: readonly number[];
+  /** Other faces of the set. */
+  readonly also: readonly number[];
   readonly unitM: number;
 }
 
@@ -41,26 +44,30 @@ const largest = ({ shapes }: DrawingRead): number =>
     0,
   );
 
-type Role = 'outline' | 'bare' | 'recess' | 'none';
+type Role = 'outline' | 'also' | 'bare' | 'recess' | 'none';
 const ROLES: readonly (readonly [Role, string])[] = [
   ['outline', 'the outline'],
+  ['also', 'another face of the set'],
   ['bare', 'stays bare'],
   ['recess', 'a recess'],
   ['none', 'not used'],
 ];
 
-const roleOf = ({ outer, bare, recess }: Chosen, i: number): Role =>
-  i === outer ? 'outline' : bare.includes(i) ? 'bare' : recess.includes(i) ? 'recess' : 'none';
+const LISTS = ['bare', 'recess', 'also'] as const;
+
+const roleOf = (chosen: Chosen, i: number): Role =>
+  i === chosen.outer ? 'outline' : (LISTS.find((list) => chosen[list].includes(i)) ?? 'none');
 
 /** Gives a shape its part; the outline stays one. */
 function withRole(chosen: Chosen, i: number, role: Role): Chosen {
-  const { outer, bare, recess } = chosen;
-  const not = (list: readonly number[]) => list.filter((n) => n !== i);
+  const list = (name: (typeof LISTS)[number]) => {
+    const others = chosen[name].filter((n) => n !== i);
+    return role === name && i !== chosen.outer ? [...others, i] : others;
+  };
   return {
     ...chosen,
-    outer: role === 'outline' ? i : outer,
-    bare: role === 'bare' && i !== outer ? [...not(bare), i] : not(bare),
-    recess: role === 'recess' && i !== outer ? [...not(recess), i] : not(recess),
+    outer: role === 'outline' ? i : chosen.outer,
+    ...{ bare: list('bare'), recess: list('recess'), also: list('also') },
   };
 }
 
@@ -122,6 +129,35 @@ function Shapes({ chosen, onChange }: { chosen: Chosen; onChange: (next: Chosen)
   );
 }
 
+/** Areas of their own: recesses, and other faces of the set, which are like the first but for their outline. */
+function partsOf(
+  { recesses, faces }: Pick<DrawnOutline, 'recesses' | 'faces'>,
+  area: AreaDraft,
+  format: Format,
+): AreaDraft[] {
+  return [
+    ...recesses.map(({ path, at }, i) => ({
+      ...emptyArea(format, 'recess'),
+      id: asId<'area'>(`drawn-${newId()}`),
+      name: `Recess ${i + 1}`,
+      shape: 'outline' as const,
+      outline: path,
+      at,
+      edges: [emptyEdge('own rim')],
+      measured: { by: 'drawing' as const },
+    })),
+    ...faces.map(({ path, at }, i): AreaDraft => {
+      const like: AreaDraft = {
+        ...area,
+        ...{ id: asId<'area'>(`drawn-${newId()}`), name: `${area.name} ${i + 2}` },
+        ...{ shape: 'outline', outline: path, at, keepBare: [], cuts: [], partOf: null },
+        measured: { by: 'drawing' },
+      };
+      return { ...like, edges: fitEdges([emptyEdge('open')], sideCount(like)) };
+    }),
+  ];
+}
+
 interface Reading {
   readonly name: string;
   readonly stop: AbortController;
@@ -136,36 +172,23 @@ export function DrawingImport() {
   const kept = area.outline !== null;
   const apply = (next: Chosen) => {
     setChosen(next);
-    const made = outlineFromDrawing(
-      next.read.shapes,
-      next.outer,
-      next.bare,
-      next.recess,
-      next.unitM,
-    );
+    const made = outlineFromDrawing(next.read.shapes, next, next.unitM);
     setTrouble(made.ok ? undefined : drawingTrouble(made.issues[0]));
     if (!made.ok) return;
-    const { outline, recesses, movedM } = made.value;
+    const { outline, movedM } = made.value;
     if (movedM > 0)
       setTrouble(
         `Too many points to edit: thinned, the outline moved by at most ${format.show(movedM, 'film').text}.`,
       );
     editArea({ outline: outline.outer, keepBare: outline.keepBare, measured: { by: 'drawing' } });
-    if (recesses.length === 0 && next.recess.length === chosen?.recess.length) return;
+    const parts = ({ recess, also }: Pick<Chosen, 'recess' | 'also'>) =>
+      recess.length + also.length;
+    if (parts(next) === 0 && (!chosen || parts(chosen) === 0)) return;
     edit((d) => ({
       ...d,
       areas: [
         ...d.areas.filter((a) => !a.id?.startsWith('drawn-')),
-        ...recesses.map(({ path, at }, i) => ({
-          ...emptyArea(format, 'recess'),
-          id: asId<'area'>(`drawn-${newId()}`),
-          name: `Recess ${i + 1}`,
-          shape: 'outline' as const,
-          outline: path,
-          at,
-          edges: [emptyEdge('own rim')],
-          measured: { by: 'drawing' as const },
-        })),
+        ...partsOf(made.value, area, format),
       ],
     }));
   };
@@ -179,7 +202,14 @@ export function DrawingImport() {
     setReading({ name: file.name, stop });
     try {
       const read = await readDrawing(file, stop.signal);
-      apply({ read, outer: largest(read), bare: [], recess: [], unitM: read.unitM ?? 1e-3 });
+      apply({
+        read,
+        outer: largest(read),
+        bare: [],
+        recess: [],
+        also: [],
+        unitM: read.unitM ?? 1e-3,
+      });
     } catch (e) {
       if (!stop.signal.aborted) setTrouble(e instanceof Error ? drawingTrouble(e) : String(e));
     }

@@ -58,9 +58,7 @@ function drawingAttempt(read: typeof readSvg, make: (random: () => number) => st
     const [outer = 0, ...others] = closed;
     const made = outlineFromDrawing(
       shapes,
-      outer,
-      others.slice(0, 3),
-      others.slice(3, 5),
+      { outer, bare: others.slice(0, 3), recess: others.slice(3, 5) },
       unitM ?? 1e-3,
     );
     if (!made.ok) return { accepted: false };

@@ -121,6 +121,7 @@ export function ViewBar({ snapping, onSnapping, onZoom, onFit }: ViewProps) {
         px="2"
         variant="quiet"
         aria-pressed={snapping}
+        whiteSpace="nowrap"
         onClick={() => onSnapping(!snapping)}
       >
         <Magnet size={16} aria-hidden /> Snap {snapping ? 'on' : 'off'}

@@ -1,7 +1,7 @@
-import type { Measured } from '@/records';
+import type { Point } from '@/core/geometry';
 import type { Traced } from '@/core/trace';
 import type { Format } from '@/features/common/useFormat';
-import type { Id } from '@/records';
+import type { Id, Measured } from '@/records';
 import { fitEdges, sideCount, type AreaDraft, type SurveyDraft } from '../draft';
 import { cutHere, withPlaces } from '../places';
 
@@ -21,7 +21,7 @@ export function tracedDraft(
   const put = (area: AreaDraft): AreaDraft => {
     const next: AreaDraft = {
       ...area,
-      ...{ shape: 'outline', outline, keepBare: [], at: [0, 0], measured: known },
+      ...{ shape: 'outline', outline, keepBare: [], measured: known },
     };
     return { ...next, edges: fitEdges(next.edges, sideCount(next)) };
   };
@@ -30,7 +30,9 @@ export function tracedDraft(
     format,
   );
   return cuts.reduce((now, line) => {
-    const made = cutHere(now, index, line, format, makeId);
+    const [dx, dy] = now.areas[index]?.at ?? [0, 0];
+    const points = line.points.map(([x, y]): Point => [x + dx, y + dy]);
+    const made = cutHere(now, index, { points, closed: line.closed }, format, makeId);
     return made.ok ? made.draft : now;
   }, outlined);
 }
