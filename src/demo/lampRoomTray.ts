@@ -19,7 +19,14 @@ export function tellLampRoomTray(
     shape: disc(0.22),
     edgeHeightM: 0.008,
     edges: ['doming'],
-    face: { surface: { kind: 'old resin', ageDays: 12, sanded: true } },
+    face: {
+      surface: {
+        kind: 'old resin',
+        resin: { kind: 'epoxy', state: 'hard' },
+        ageDays: 12,
+        sanded: true,
+      },
+    },
     about: { use: { hotCups: true, food: false, daylight: false } },
     more: [
       {

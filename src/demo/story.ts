@@ -49,7 +49,12 @@ function reliefMap(b: Bench, ago: Ago) {
     shape: { kind: 'disc', diameterM: 0.38 },
     ...{ edgeHeightM: 0.012, edges: ['tape wall'] },
     face: {
-      surface: { kind: 'old resin', ageDays: 40, sanded: true },
+      surface: {
+        kind: 'old resin',
+        resin: { kind: 'epoxy', state: 'hard' },
+        ageDays: 40,
+        sanded: true,
+      },
       relief: [{ kind: 'paste', greatestM: 2.4e-3, meanM: 0.9e-3, share: 0.35 }],
     },
   });
@@ -134,7 +139,7 @@ function board(b: Bench, ago: Ago) {
     ...{ edgeHeightM: 0.022, edges: ['open'] },
     face: {
       porosity: 'porous',
-      surface: { kind: 'painted', ageDays: null, sanded: false },
+      surface: { kind: 'painted', resin: null, ageDays: null, sanded: false },
       relief: [{ kind: 'flakes', greatestM: 1.8e-3, meanM: 1.1e-3, share: 0.12 }],
     },
     about: {
@@ -170,7 +175,7 @@ function paddle(b: Bench, ago: Ago) {
     note: 'Outline taken from the sign painter’s drawing; the handle stays bare.',
     shape: paddleOutline(),
     ...{ edgeHeightM: 0.012, edges: ['open'] },
-    face: { surface: { kind: 'ink', ageDays: 3, sanded: false } },
+    face: { surface: { kind: 'ink', resin: null, ageDays: 3, sanded: false } },
   });
   b.coat(ago(2, 5), name, { name: 'Flood 1', kind: 'flood', resin: LANTERN, thicknessM: 1.6e-3 });
   b.do(ago(1, 2), name, 'fix art', 'Flood 1');
@@ -187,7 +192,12 @@ function lens(b: Bench, ago: Ago) {
     shape: { kind: 'outline', outer: lensOutline(), keepBare: [] },
     ...{ edgeHeightM: 0.014, edges: ['doming'] },
     face: {
-      surface: { kind: 'old resin', ageDays: 6, sanded: false },
+      surface: {
+        kind: 'old resin',
+        resin: { kind: 'epoxy', state: 'hard' },
+        ageDays: 6,
+        sanded: false,
+      },
       measured: { by: 'photo', photoId, planPhotoId, box: LENS_BOX, sigmaShare: 0.006 },
     },
     about: { use: { hotCups: false, food: false, daylight: true } },

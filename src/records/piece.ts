@@ -24,6 +24,8 @@ export interface Piece {
   readonly prep: Partial<PrepSchools>;
   /** Which side lies up. */
   readonly up: PieceSide;
+  /** When it was turned over last. */
+  readonly turnedMs: number | null;
   /** The job that it belongs to, empty for none, and when that is due. */
   readonly job: string;
   readonly dueMs: number | null;
@@ -36,7 +38,8 @@ export interface HardwareMark {
 
 /** How far out of level the propped piece was found, and where its props stand. */
 export interface LevelReading {
-  readonly tilt: Tilt;
+  /** Null: its props are placed, and nothing was read. */
+  readonly tilt: Tilt | null;
   readonly by: string;
   readonly readMs: number;
   readonly props: readonly Point[];
@@ -46,7 +49,16 @@ export const PIECES = defineRecord<Piece>()({
   name: 'pieces',
   live: true,
   references: [],
-  defaults: { marks: [], level: null, bellyM: 0, prep: {}, up: 'front', job: '', dueMs: null },
+  defaults: {
+    marks: [],
+    level: null,
+    bellyM: 0,
+    prep: {},
+    up: 'front',
+    turnedMs: null,
+    job: '',
+    dueMs: null,
+  },
   order: (a, b) => a.createdMs - b.createdMs,
   schema: ({
     Joi,
@@ -74,7 +86,9 @@ export const PIECES = defineRecord<Piece>()({
       tilt: Joi.object({
         alongX: number().min(-1).max(1),
         alongY: number().min(-1).max(1),
-      }).required(),
+      })
+        .allow(null)
+        .required(),
       by: text(60),
       readMs: instant(),
       props: listOf(point().optional(), 12),
@@ -84,6 +98,7 @@ export const PIECES = defineRecord<Piece>()({
     bellyM: number().min(0).max(0.1),
     prep: schools(),
     up: oneOf(PIECE_SIDES),
+    turnedMs: maybeInstant(),
     job: text(120),
     dueMs: maybeInstant(),
   }),

@@ -15,7 +15,7 @@ const rowsOf = (table: TableName): Row[] =>
 const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {
   settings: ['lastBackupMs'],
   resins: ['price'],
-  pieces: ['level', 'dueMs'],
+  pieces: ['level', 'turnedMs', 'dueMs'],
   areas: ['partOf'],
   layers: ['over'],
   sessions: ['endedMs'],

@@ -21,6 +21,7 @@ const piece: Piece = {
   marks: [{ name: 'hinge', at: [0.1, 0] }],
   prep: {},
   up: 'front',
+  turnedMs: null,
   job: '',
   dueMs: null,
   bellyM: 0,
@@ -70,7 +71,14 @@ describe('sound surveys', () => {
     ['relief', { ...area, relief: [relief, { ...relief, kind: 'leaf' }] }],
     [
       'old resin of known age',
-      { ...area, surface: { kind: 'old resin', ageDays: 12, sanded: true } },
+      {
+        ...area,
+        surface: {
+          kind: 'old resin',
+          resin: { kind: 'polyester', state: 'greasy' },
+          ...{ ageDays: 12, sanded: true },
+        },
+      },
     ],
     ['traced from a photo', { ...area, measured: photo }],
     [

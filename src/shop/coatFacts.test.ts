@@ -48,6 +48,7 @@ const piece: Piece = {
     marks: [],
     prep: {},
     up: 'front',
+    turnedMs: null,
     job: '',
     dueMs: null,
   },

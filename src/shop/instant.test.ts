@@ -25,6 +25,7 @@ const piece: Piece = {
     marks: [],
     prep: {},
     up: 'front',
+    turnedMs: null,
     job: '',
     dueMs: null,
   },

@@ -99,7 +99,7 @@ function areasOf(rows: readonly Area[]): readonly PrepArea[] {
 /** Longest side of a face, m. */
 const spans = new WeakMap<Area, number>();
 
-const uphill = ({ level }: Piece): Point => [level?.tilt.alongX ?? 0, level?.tilt.alongY ?? 0];
+const uphill = ({ level }: Piece): Point => [level?.tilt?.alongX ?? 0, level?.tilt?.alongY ?? 0];
 const leans = (piece: Piece): boolean => Math.hypot(...uphill(piece)) > 0;
 
 function spanOf(face: Area | undefined): number {
@@ -166,7 +166,7 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
     up: piece.up,
     daylight: piece.use.daylight,
     hardware: piece.marks.map((m) => m.name),
-    slope: piece.level ? steepest(piece.level.tilt).slope : null,
+    slope: piece.level?.tilt ? steepest(piece.level.tilt).slope : null,
     spanM: face && leans(piece) ? reachOf(face.shape, uphill(piece)).lengthM : spanOf(face),
     areas: told,
     coats: ofPiece(rows.coats, piece.id).map((coat) => {

@@ -18,6 +18,7 @@ const piece = (id: string, createdMs: number): Piece => ({
     marks: [],
     prep: {},
     up: 'front',
+    turnedMs: null,
     job: '',
     dueMs: null,
   },

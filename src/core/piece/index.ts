@@ -13,6 +13,8 @@ export {
   POROSITIES,
   RELIEF_KINDS,
   SUPPORTS,
+  OLD_RESINS,
+  OLD_STATES,
   SURFACES,
   WALL_KINDS,
   type AreaKind,
@@ -27,6 +29,7 @@ export {
   type Relief,
   type ReliefKind,
   type Support,
+  type OldResin,
   type Surface,
   type WallKind,
 } from './piece';

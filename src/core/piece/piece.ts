@@ -52,9 +52,18 @@ export interface Relief {
 }
 
 export const SURFACES = ['bare', 'painted', 'ink', 'old resin'] as const;
-/** What lies on an area now; age and sanding are asked of old resin. */
+export const OLD_RESINS = ['not known', 'epoxy', 'polyester', 'UV resin'] as const;
+/** What a finger and a cloth find on old resin. */
+export const OLD_STATES = ['hard', 'sticky', 'greasy', 'chalky'] as const;
+export interface OldResin {
+  readonly kind: (typeof OLD_RESINS)[number];
+  readonly state: (typeof OLD_STATES)[number];
+}
+/** What lies on an area now; age, kind, state and sanding are asked of old resin. */
 export interface Surface {
   readonly kind: (typeof SURFACES)[number];
+  /** Null where no old resin lies. */
+  readonly resin: OldResin | null;
   readonly ageDays: number | null;
   readonly sanded: boolean;
 }

@@ -31,7 +31,7 @@ function busy(areas: number, coats: number): PrepFacts {
       depthM: 0,
       porosity: i % 2 ? 'porous' : 'sealed',
       relief: i % 3 ? [] : [{ kind: 'paste', greatestM: 2e-3, meanM: 1e-3, share: 0.4 }],
-      surface: { kind: i % 5 === 1 ? 'ink' : 'painted', ageDays: null, sanded: false },
+      surface: { kind: i % 5 === 1 ? 'ink' : 'painted', ageDays: null, sanded: false, resin: null },
       damage: i % 4 ? [] : [{ kind: 'dent', lengthM: 0.02, widthM: 0.02, depthM: 1e-3 }],
     };
   };

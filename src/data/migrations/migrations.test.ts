@@ -6,6 +6,7 @@ import v2 from './fixtures/v2.json';
 import v3 from './fixtures/v3.json';
 import v4 from './fixtures/v4.json';
 import v7 from './fixtures/v7.json';
+import v8 from './fixtures/v8.json';
 
 const tablesV1 = v1.tables as unknown as AnyTables;
 const areaV1 = {
@@ -72,7 +73,7 @@ describe('version 2: the full survey', () => {
       depthM: 0,
       porosity: 'sealed',
       relief: [],
-      surface: { kind: 'bare', ageDays: null, sanded: false },
+      surface: { kind: 'bare', resin: null, ageDays: null, sanded: false },
       measured: { by: 'rule' },
     });
     expect(piece).toMatchObject({
@@ -105,6 +106,7 @@ describe('version 3: preparation and the room', () => {
         prep: {},
         bellyM: 0,
         up: 'front',
+        turnedMs: null,
         job: '',
         dueMs: null,
       })),
@@ -207,7 +209,7 @@ describe('version 8: places, walls, layers and lines', () => {
     );
     expect(kinds(after).flat()).toContain('tape wall');
     const pit = { kind: 'recess', edges: [{ kind: 'dammed' }, { kind: 'open' }] };
-    expect(migrate({ areas: [pit] }, 7)['areas']).toEqual([
+    expect(migrate({ areas: [pit] }, 7)['areas']).toMatchObject([
       {
         ...{ kind: 'recess', cuts: [], partOf: null, bare: false },
         edges: [
@@ -227,5 +229,22 @@ describe('version 8: places, walls, layers and lines', () => {
     for (const [table, rows] of Object.entries(after))
       if (table !== 'photos')
         for (const row of rows) expect(rowFaults(table as TableName, row)).toEqual([]);
+  });
+});
+
+describe('version 9: old resin told whole, and when a piece was turned', () => {
+  const tables = v8.tables as unknown as AnyTables;
+  const old = { kind: 'old resin', ageDays: 9, sanded: true };
+  const areas = [...(tables['areas'] ?? []), { ...(tables['areas']?.[0] as object), surface: old }];
+  const after = migrate({ ...tables, areas }, 8);
+  it('old resin keeps its age, of a kind that is not known and hard as it was taken to be', () => {
+    expect(after['areas']?.at(-1)).toMatchObject({
+      surface: { ...old, resin: { kind: 'not known', state: 'hard' } },
+    });
+    for (const piece of after['pieces'] ?? []) expect(piece).toMatchObject({ turnedMs: null });
+  });
+  it('every row of a shop of version 8 passes the schemas of today', () => {
+    for (const [table, rows] of Object.entries(after))
+      for (const row of rows) expect(rowFaults(table as TableName, row)).toEqual([]);
   });
 });

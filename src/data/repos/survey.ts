@@ -79,6 +79,7 @@ export function addPiece(
       createdMs: context.nowMs,
       prep: {},
       up: 'front',
+      turnedMs: null,
     };
     await w.put('pieces', piece);
     for (const row of areaRows(context, piece.id, areas)) await w.put('areas', row);
@@ -109,7 +110,7 @@ export function duplicatePiece(
     const copy: Piece = {
       ...piece,
       ...{ id: renamed(piece.id), name: `${piece.name}, copy`.slice(0, 120) },
-      ...{ createdMs: context.nowMs, level: null, up: 'front' },
+      ...{ createdMs: context.nowMs, level: null, up: 'front', turnedMs: null },
     };
     await w.put('pieces', copy);
     // Faces come before the places that are part of them.

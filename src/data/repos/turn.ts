@@ -26,7 +26,7 @@ export function turnPiece(
         throw new StaleActionError('too soft to turn', { name: coat.name, fromMs: handle.opensMs });
     }
     const up = piece.up === 'front' ? 'back' : 'front';
-    await w.put('pieces', { ...piece, up });
+    await w.put('pieces', { ...piece, up, turnedMs: context.nowMs });
     await w.log('piece turned', { pieceId, text: up === 'back' ? 'back up' : 'face up' });
     return up;
   });

@@ -10,7 +10,6 @@ import {
   type Shape,
   type Tilt,
 } from '@/core/geometry';
-import type { LevelReading } from '@/records';
 import { INCLINOMETERS, type Inclinometer } from '@/devices/inclinometer';
 import { Explained } from '@/features/common/Explained';
 import { FieldReader } from '@/features/common/fieldReader';
@@ -161,9 +160,9 @@ function spanAlong(face: Shape, tilt: Tilt): number {
 }
 
 /** Whether it is level enough for the planned film, and what the tilt would make of it. */
-function Verdict({ lengthM, reading }: { lengthM: number; reading: LevelReading }) {
+function Verdict({ lengthM, tilt, by }: { lengthM: number; tilt: Tilt; by: string }) {
   const { film, format } = useSurvey();
-  const { slope } = steepest(reading.tilt);
+  const { slope } = steepest(tilt);
   const filmM = film?.thicknessM ?? LEVEL_FILM_M;
   const { tolerable, explanation } = levelExplanation(lengthM, slope, filmM);
   const uneven = film && unevenExplanation(lengthM, slope, film);
@@ -185,7 +184,7 @@ function Verdict({ lengthM, reading }: { lengthM: number; reading: LevelReading 
         </Box>
       )}
       <Box fontSize="sm" color="ink2">
-        {reading.by === 'simulated sensor' && 'Simulated reading. '}
+        {by === 'simulated sensor' && 'Simulated reading. '}
         Tolerable: {LEVEL_SHARE * 100} % of {film ? film.name : 'a film'},{' '}
         {format.show(filmM, 'film').text}.
         {tolerable < 0.75e-3 && ' A spirit level (0.5–1 mm/m) is not fine enough here.'}
@@ -220,7 +219,8 @@ export function LevelFields() {
   };
   const reading = readLevel(level, new FieldReader<string>(format));
   const face = draft.areas[0] && shapeNow(draft.areas[0], format);
-  const sound = reading && Number.isFinite(reading.tilt.alongX + reading.tilt.alongY);
+  const tilt = reading?.tilt ?? null;
+  const sound = tilt && Number.isFinite(tilt.alongX + tilt.alongY);
   return (
     <Flex direction="column" gap="3">
       <Box fontSize="sm" color="ink2">
@@ -233,8 +233,8 @@ export function LevelFields() {
         <TextField label="Over" {...field('over')} />
       </Grid>
       <Devices onRead={onRead} />
-      {sound && face && <Verdict lengthM={spanAlong(face, reading.tilt)} reading={reading} />}
-      {sound && <Lifts tilt={reading.tilt} />}
+      {sound && face && <Verdict lengthM={spanAlong(face, tilt)} tilt={tilt} by={level.by} />}
+      {sound && <Lifts tilt={tilt} />}
       {!sound && <Lifts tilt={{ alongX: 0, alongY: 0 }} />}
       {draft.support === 'canvas' && (
         <TextField

@@ -1,6 +1,6 @@
 'use client';
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
-import { POROSITIES, RELIEF_KINDS, SURFACES } from '@/core/piece';
+import { OLD_RESINS, OLD_STATES, POROSITIES, RELIEF_KINDS, SURFACES } from '@/core/piece';
 import { Button } from '@/ui/Button';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
@@ -54,6 +54,14 @@ function ReliefZone({ at }: { at: number }) {
   );
 }
 
+/** What the state of old resin asks before a coat. Common practice, no source. */
+const OLD_HINT: Readonly<Record<(typeof OLD_STATES)[number], string>> = {
+  hard: 'Hard resin is sanded for tooth before the next coat.',
+  sticky: 'Never coat over sticky resin: what is soft comes off first.',
+  greasy: 'Washed and wiped before it is sanded, or grease is rubbed in.',
+  chalky: 'Washed and sanded until it no longer comes off on a finger.',
+};
+
 /** What lies on the chosen area now, how it drinks, and what stands up from it. */
 export function SurfaceFields() {
   const { area, index, editArea, errors, rest } = useSurvey();
@@ -99,6 +107,39 @@ export function SurfaceFields() {
           />
         )}
       </Grid>
+      {surface.kind === 'old resin' && (
+        <Grid templateColumns="1fr 1fr" gap="3">
+          <SelectField
+            label="It is"
+            value={surface.resin.kind}
+            options={OLD_RESINS.map((k) => [k, k])}
+            onChange={(e) =>
+              setSurface({
+                resin: { ...surface.resin, kind: e.target.value as (typeof OLD_RESINS)[number] },
+              })
+            }
+          />
+          <SelectField
+            label="To a finger it is"
+            value={surface.resin.state}
+            options={OLD_STATES.map((s) => [s, s])}
+            onChange={(e) =>
+              setSurface({
+                resin: { ...surface.resin, state: e.target.value as (typeof OLD_STATES)[number] },
+              })
+            }
+          />
+        </Grid>
+      )}
+      {surface.kind === 'old resin' && (
+        <Box fontSize="sm" color="ink2">
+          {OLD_HINT[surface.resin.state]}
+          {surface.resin.kind === 'polyester' &&
+            ' Epoxy holds on sanded polyester; polyester does not hold on epoxy.'}
+          {surface.resin.kind === 'UV resin' &&
+            ' A tacky skin on UV resin is wiped off with alcohol, then sanded.'}
+        </Box>
+      )}
       {surface.kind === 'old resin' && (
         <chakra.label display="flex" gap="2" alignItems="center" minH="32px">
           <chakra.input

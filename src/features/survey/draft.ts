@@ -12,6 +12,7 @@ import type {
   AreaKind,
   DamageKind,
   EdgeKind,
+  OldResin,
   Porosity,
   ReliefKind,
   Support,
@@ -86,6 +87,7 @@ export interface AreaDraft {
   readonly relief: readonly ReliefDraft[];
   readonly surface: {
     readonly kind: Surface['kind'];
+    readonly resin: OldResin;
     readonly age: string;
     readonly sanded: boolean;
   };
@@ -125,6 +127,9 @@ export interface SurveyDraft {
 const text = (format: Format, metric: string, us: string): string =>
   format.units === 'us' ? us : metric;
 
+/** Old resin of which nothing was told. */
+const OLD_HARD: OldResin = { kind: 'not known', state: 'hard' };
+
 export function emptyArea(format: Format, kind: AreaKind = 'face'): AreaDraft {
   return {
     id: null,
@@ -144,7 +149,7 @@ export function emptyArea(format: Format, kind: AreaKind = 'face'): AreaDraft {
     edges: [0, 1, 2, 3].map(() => emptyEdge(kind === 'recess' ? 'own rim' : 'open')),
     porosity: 'sealed',
     relief: [],
-    surface: { kind: 'bare', age: '', sanded: false },
+    surface: { kind: 'bare', resin: OLD_HARD, age: '', sanded: false },
     damage: [],
     measured: { by: 'rule' },
     cuts: [],
@@ -238,6 +243,7 @@ function draftOfArea(area: Area, format: Format): AreaDraft {
     surface: {
       kind: area.surface.kind,
       age: area.surface.ageDays === null ? '' : String(area.surface.ageDays),
+      resin: area.surface.resin ?? OLD_HARD,
       sanded: area.surface.sanded,
     },
     damage: area.damage.map((d) => ({
@@ -273,8 +279,8 @@ export function draftOf(piece: Piece, areas: readonly Area[], format: Format): S
     level: level
       ? {
           ...base.level,
-          alongX: degrees(level.tilt.alongX),
-          alongY: degrees(level.tilt.alongY),
+          alongX: level.tilt ? degrees(level.tilt.alongX) : '',
+          alongY: level.tilt ? degrees(level.tilt.alongY) : '',
           by: level.by,
           readMs: level.readMs,
           props: level.props,

@@ -24,10 +24,12 @@ export function reviveSurvey(
     return null;
   const areas = draft.areas.map((area): AreaDraft => {
     const { measured } = area;
+    const blank = emptyArea(format, area.kind);
     const lost = measured.by === 'photo' && !known.has(measured.photoId);
     return {
-      ...emptyArea(format, area.kind),
+      ...blank,
       ...area,
+      surface: { ...blank.surface, ...area.surface },
       ...(lost && { measured: { by: 'drawing' } as const }),
     };
   });

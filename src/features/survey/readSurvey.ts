@@ -107,7 +107,10 @@ function readArea(area: AreaDraft, reader: Reader, prefix: string): SurveyedArea
   const { id, kind, at, porosity, measured, partOf, bare } = area;
   return {
     ...{ id, name, kind, shape, at, depthM, edges, porosity, relief },
-    surface: { kind: area.surface.kind, ageDays, sanded: old && area.surface.sanded },
+    surface: {
+      ...{ kind: area.surface.kind, ageDays, sanded: old && area.surface.sanded },
+      resin: old ? area.surface.resin : null,
+    },
     ...{ damage, measured, cuts, partOf, bare },
   };
 }
@@ -132,6 +135,8 @@ function readSlope(textOf: string, over: string, reader: Reader, field: string):
 export function readLevel(level: LevelDraft, reader: Reader): LevelReading | null {
   const none = level.alongX.trim() === '' && level.alongY.trim() === '';
   if (none && level.props.length === 0) return null;
+  // Props that are placed are no reading.
+  if (none) return { tilt: null, by: '', readMs: level.readMs, props: level.props };
   const tilt = {
     alongX: readSlope(level.alongX, level.over, reader, 'level.alongX'),
     alongY: readSlope(level.alongY, level.over, reader, 'level.alongY'),
@@ -183,14 +188,16 @@ function centred(survey: Survey): Survey {
     marks: survey.marks.map((m) => ({ ...m, at: moved(m.at) })),
     level: level && { ...level, props: level.props.map(moved) },
     areas: survey.areas.map((area, i): SurveyedArea => {
-      const at = i === 0 || area.kind !== 'recess' ? area.at : moved(area.at);
+      // The first face, and what is seen by itself, lie where they lie; the others are moved with the plan.
+      const apart = i > 0 && (area.kind === 'recess' || area.kind === 'face');
+      const at = apart ? moved(area.at) : area.at;
       // A place is cut from its face as that lies then.
       if (area.shape.kind !== 'outline' || area.partOf !== null) return { ...area, at };
       const { path, shift } = centrePath(area.shape.outer);
       const { measured } = area;
       return {
         ...area,
-        at: area.kind === 'recess' ? [at[0] - shift[0], at[1] - shift[1]] : [0, 0],
+        at: apart ? [at[0] - shift[0], at[1] - shift[1]] : [0, 0],
         shape: {
           kind: 'outline',
           outer: path,

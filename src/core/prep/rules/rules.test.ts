@@ -1,7 +1,18 @@
 import { PREP_RULES } from '..';
 import { prepContext } from '../context';
 import type { PrepFacts, PrepLayer } from '../facts';
-import { area, coat, damage, facts, found, NOW, pouredAgo, relief, surface } from '../test/facts';
+import {
+  area,
+  coat,
+  damage,
+  facts,
+  found,
+  NOW,
+  old,
+  pouredAgo,
+  relief,
+  surface,
+} from '../test/facts';
 
 const onFace = (...changes: Parameters<typeof area>[0][]) => [area(Object.assign({}, ...changes))];
 const laid = (coatId: string, method: 'latex' | 'painter’s tape' | 'PVA glue') => ({
@@ -111,6 +122,14 @@ const CASES: Readonly<Record<string, readonly [fires: PrepFacts, quiet: PrepFact
   'sanding dust': [
     facts({ areas: onFace(surface('old resin')) }),
     facts({ areas: onFace(surface('old resin', true)) }),
+  ],
+  'old resin soft': [
+    facts({ areas: onFace(old('sticky')) }),
+    facts({ areas: onFace(old('hard')) }),
+  ],
+  'old resin dirty': [
+    facts({ areas: onFace(old('greasy')) }),
+    facts({ areas: onFace(old('sticky')) }),
   ],
   lint: [facts({ areas: onFace(surface('ink')) }), facts({ areas: onFace(surface('painted')) })],
   wipe: [facts(), facts({ areas: onFace(surface('ink')) })],

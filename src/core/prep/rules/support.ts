@@ -1,4 +1,4 @@
-import type { Damage, DamageKind } from '../../piece';
+import type { Damage, DamageKind, OldResin } from '../../piece';
 import type { PrepContext } from '../context';
 import { need } from '../materials';
 import type { PrepRule, TaskDraft } from '../task';
@@ -33,6 +33,14 @@ const damaged = (
         : [],
     ),
   );
+
+/** Old resin that no coat of ours covers, in one of these states. */
+const oldResin = (facts: PrepContext, states: readonly OldResin['state'][]): TaskDraft[] =>
+  facts.ground.flatMap(({ area, coatId }) => {
+    const { kind, resin } = area.surface;
+    const asks = kind === 'old resin' && resin !== null && states.includes(resin.state);
+    return asks ? [{ on: area.id, coatId, areaIds: [area.id] }] : [];
+  });
 
 const dry = (layers = 1) => ({
   labelS: DAY_S * layers,
@@ -91,6 +99,28 @@ export const SUPPORT_RULES: readonly PrepRule[] = [
           drying: dry(),
         };
       }),
+  },
+  {
+    id: 'old resin soft',
+    step: 'repair',
+    title: 'Take off what is sticky',
+    how: 'Scrape off all soft matter down to what is hard, then alcohol on cloths until a glove no longer sticks. What stays soft underneath has to come off too.',
+    reason:
+      'Nothing cures on sticky resin, and nothing holds on it: it was mixed wrong or not at all.',
+    source: TRADE,
+    needed: true,
+    cautions: ['skin', 'solvent', 'knife'],
+    find: (facts) => oldResin(facts, ['sticky']),
+  },
+  {
+    id: 'old resin dirty',
+    step: 'repair',
+    title: 'Wash the old resin',
+    how: 'Warm water and a drop of washing-up liquid, rinse, dry; then wipe twice, each time with a fresh cloth.',
+    reason: 'Sanding rubs grease and chalk into the scratches, and the coat draws back over it.',
+    source: TRADE,
+    needed: true,
+    find: (facts) => oldResin(facts, ['greasy', 'chalky']),
   },
   {
     id: 'rim gap',

@@ -1,5 +1,5 @@
 import { measureShape, type Shape } from '../../geometry';
-import type { Damage, EdgeKind, Relief } from '../../piece';
+import type { Damage, EdgeKind, OldResin, Relief } from '../../piece';
 import { DEFAULT_SCHOOLS, planPrep, type CoatInstants, type PrepTask } from '..';
 import type { PrepArea, PrepCoat, PrepFacts, PrepSchools } from '../facts';
 
@@ -28,15 +28,27 @@ export function area(
     depthM: 0,
     porosity: 'sealed',
     relief: [],
-    surface: { kind: 'bare', ageDays: null, sanded: false },
+    surface: { kind: 'bare', resin: null, ageDays: null, sanded: false },
     damage: [],
     ...change,
     shape,
   };
 }
 
+/** Old resin in a state, not sanded. */
+export const old = (state: OldResin['state']) => ({
+  surface: {
+    kind: 'old resin' as const,
+    resin: { kind: 'epoxy' as const, state },
+    ageDays: null,
+    sanded: false,
+  },
+});
 export const surface = (kind: PrepArea['surface']['kind'], sanded = false) => ({
-  surface: { kind, ageDays: null, sanded },
+  surface: {
+    ...{ kind, ageDays: null, sanded },
+    resin: kind === 'old resin' ? { kind: 'epoxy' as const, state: 'hard' as const } : null,
+  },
 });
 export const relief = (kind: Relief['kind']): { relief: Relief[] } => ({
   relief: [{ kind, greatestM: 2e-3, meanM: 1e-3, share: 0.5 }],
