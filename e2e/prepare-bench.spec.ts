@@ -122,13 +122,17 @@ test('by keyboard alone: from held to the wet session', async ({ page }) => {
     .getByRole('link')
     .first()
     .focus();
-  for (const task of ['Sand for tooth', 'Lift the sanding dust', 'Wipe with alcohol']) {
+  const tick = async (task: string) => {
     await focusOn(new RegExp(`^Done: ${task}`));
     await page.keyboard.press('Enter');
     await expect(
       page.getByRole('button', { name: new RegExp(`^Take back: ${task}`) }),
     ).toBeVisible();
-  }
+  };
+  // The wipe is the last of them: it waits for the level, and the level for the dust.
+  await expect(page.getByRole('button', { name: /^Why not now: Wipe with alcohol/ })).toBeVisible();
+  await tick('Sand for tooth');
+  await tick('Lift the sanding dust');
   await focusOn(/Level it on its props/);
   await focusOn(/Level it on its props/);
   await page.keyboard.press('Enter');
@@ -144,6 +148,13 @@ test('by keyboard alone: from held to the wet session', async ({ page }) => {
   }
   await page.keyboard.type('dome holds on a tilt');
   await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Done: Wipe with alcohol/ })).toBeVisible();
+  await page
+    .getByRole('navigation', { name: 'Stages of the piece' })
+    .getByRole('link')
+    .first()
+    .focus();
+  await tick('Wipe with alcohol');
   await expect(page.getByText('Dome is ready.')).toBeVisible();
   await page
     .getByRole('navigation', { name: 'Stages of the piece' })

@@ -93,8 +93,8 @@ test('an ink painting on panel: matte spray, rub test that fails and passes, no 
   await page.clock.fastForward('01:00:10');
   await page.getByRole('button', { name: 'Note the result: Rub test' }).click();
   await page.getByRole('button', { name: 'Colour comes off' }).click();
-  await expect(step(page, 'Rub test')).toContainText('to be done again');
-  await expect(step(page, /Fix the art/)).toContainText('to be done again');
+  await expect(step(page, 'Rub test')).toContainText('again, after “Fix the art');
+  await expect(step(page, /Fix the art/)).toContainText('again: it has not held');
   await page.getByRole('button', { name: /Done again: Fix the art/ }).click();
   await page.clock.fastForward('01:00:10');
   await page.getByRole('button', { name: 'Note the result: Rub test' }).click();
@@ -192,7 +192,7 @@ test('a relief tile: loose parts, a wall of tape; latex left for three weeks is 
   await choose(page, 'Mask: latex');
   await detail(page).getByLabel('Done at another time').fill('3 Nov 9:00');
   await page.getByRole('button', { name: 'Note that time' }).click();
-  await expect(step(page, 'Mask: latex')).toContainText('to be done again');
+  await expect(step(page, 'Mask: latex')).toContainText('again, after');
   await expect(detail(page).getByText(/longer than it may/)).toBeVisible();
 });
 

@@ -44,6 +44,17 @@ export const drawn = (name: string, widthPx: number, heightPx: number, svg: stri
   blob: new Blob([svg], { type: 'image/svg+xml' }),
 });
 
+type Read = Omit<NonNullable<Piece['level']>, 'readMs'>;
+
+/** The propped piece is read. */
+async function readLevel(db: ShopDb, c: ActionContext, piece: Piece, level: Read): Promise<void> {
+  const survey = surveyOf(piece, await db.areas.where('pieceId').equals(piece.id).toArray());
+  await changeSurvey(db, c, piece.id, { ...survey, level: { ...level, readMs: c.nowMs } });
+}
+
+/** What is read when it has been wedged until the bubble stands. */
+const WEDGED = { tilt: { alongX: 0.00005, alongY: 0 }, by: 'typed' } as const;
+
 /** The acts of the bench by the names of pieces and coats, as a story tells them. */
 export class Bench {
   constructor(private readonly story: Teller) {}
@@ -72,11 +83,9 @@ export class Bench {
   }
 
   /** The propped piece is read. */
-  level(atMs: number, piece: string, level: Omit<NonNullable<Piece['level']>, 'readMs'>): void {
+  level(atMs: number, piece: string, level: Read): void {
     this.story.at(atMs, async (db, c) => {
-      const row = await pieceNamed(db, piece);
-      const survey = surveyOf(row, await db.areas.where('pieceId').equals(row.id).toArray());
-      return changeSurvey(db, c, row.id, { ...survey, level: { ...level, readMs: c.nowMs } });
+      return readLevel(db, c, await pieceNamed(db, piece), level);
     });
   }
 
@@ -156,8 +165,12 @@ export class Bench {
         async (db, c) => {
           const row = await pieceNamed(db, piece);
           const { id } = await coatNamed(db, piece, coat);
-          const [held] = holdsOf(await shopNow(db), row, id, c.nowMs);
+          const held = holdsOf(await shopNow(db), row, id, c.nowMs).find(
+            (t) => t.state === 'open' || t.state === 'redo',
+          );
           if (!held) return;
+          if (held.task.spoiled === 'out of level')
+            return readLevel(db, c, row, { ...WEDGED, props: row.level?.props ?? [] });
           const method = held.task.mask === null ? null : mask;
           await doTask(db, c, { pieceId: row.id, task: held.task }, { method });
         },

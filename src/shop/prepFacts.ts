@@ -163,10 +163,11 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
     nowMs,
     count: piece.count,
     support: piece.support,
-    up: piece.up,
+    ...{ up: piece.up, turnedMs: piece.turnedMs },
     daylight: piece.use.daylight,
     hardware: piece.marks.map((m) => m.name),
     slope: piece.level?.tilt ? steepest(piece.level.tilt).slope : null,
+    slopeMs: piece.level?.readMs ?? null,
     spanM: face && leans(piece) ? reachOf(face.shape, uphill(piece)).lengthM : spanOf(face),
     areas: told,
     coats: ofPiece(rows.coats, piece.id).map((coat) => {
@@ -233,14 +234,17 @@ export interface PiecePrep {
   readonly facts: PrepFacts;
   readonly state: PrepState;
   readonly records: readonly PrepRecord[];
+  /** The room's record, at least one step. */
+  readonly air: readonly AirStep[];
 }
 
 export function piecePrep(piece: Piece, rows: PrepRows, nowMs: number): PiecePrep {
   const facts = prepFacts(piece, rows, nowMs);
   const layers = ofPiece(rows.layers, piece.id).flatMap(layerRecord);
   const records = [...ofPiece(rows.tasks, piece.id), ...layers];
-  const state = placeTasks(facts, planPrep(facts), records, airOf(rows));
-  return { facts, state, records };
+  const air = airOf(rows);
+  const state = placeTasks(facts, planPrep(facts), records, air);
+  return { facts, state, records, air };
 }
 
 /** What holds a coat back now. */

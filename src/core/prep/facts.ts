@@ -142,10 +142,14 @@ export interface PrepFacts {
   readonly support: Support;
   /** Which side lies up; the front when left out. */
   readonly up?: PieceSide;
+  /** When it was turned over last. */
+  readonly turnedMs?: number | null;
   readonly daylight: boolean;
   readonly hardware: readonly string[];
   /** Steepest slope that was read on the propped piece, rise over run; null: not read. */
   readonly slope: number | null;
+  /** When that was read; left out: just now. */
+  readonly slopeMs?: number | null;
   /** Longest side of the face, m. */
   readonly spanM: number;
   readonly areas: readonly PrepArea[];

@@ -39,7 +39,10 @@ export {
 } from './grit';
 export { MASK_FACTS, maskMaterials, removal } from './masks';
 export { soldAs, sumMaterials, type MaterialNeed, type MaterialSum } from './materials';
-export { coatOrder, mustPrecede, planPrep, PREP_RULES } from './planPrep';
+export { coatOrder, planPrep, PREP_RULES } from './planPrep';
+export { dependsOn, mustPrecede } from './order';
+export { HOLDS_MS, type Again } from './again';
+export { earliestPour, type EarliestPour } from './earliest';
 export {
   HIDING_SHARE,
   sandingPlan,

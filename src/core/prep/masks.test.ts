@@ -69,10 +69,10 @@ describe('masks through coats', () => {
     const of = (hours: number) =>
       facts({ coats: [coat({ id: 'first' })], ...laid('latex', hours) });
     expect(task(of(21 * 24), 'mask')).toMatchObject({
-      spoiled: true,
+      spoiled: 'spoiled',
       problems: ['mask past its limit'],
     });
-    expect(task(of(13 * 24), 'mask')).toMatchObject({ spoiled: false, problems: [] });
+    expect(task(of(13 * 24), 'mask')).toMatchObject({ spoiled: null, problems: [] });
   });
   it('what was taken off stays in the list without a fault until the next coat lies there', () => {
     const of = { coats: [first(90)], ...laid('painter’s tape', 91, NOW - HOUR) };

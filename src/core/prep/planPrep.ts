@@ -42,7 +42,7 @@ export function taskOf(rule: PrepRule, draft: TaskDraft): PrepTask {
     cautions: draft.cautions ?? rule.cautions ?? [],
     notBeforeMs: draft.notBeforeMs ?? null,
     skippedUntilMs: draft.skippedUntilMs ?? null,
-    spoiled: draft.spoiled ?? false,
+    spoiled: draft.spoiled ?? null,
     asksResult: rule.asksResult ?? false,
     scope: [...draft.areaIds, ...edges.map((e) => `${e.areaId}#${e.edge}`)],
   };
@@ -50,22 +50,6 @@ export function taskOf(rule: PrepRule, draft: TaskDraft): PrepTask {
 
 const STEP_INDEX = new Map(PREP_STEPS.map((step, i) => [step, i]));
 const stepIndex = (task: PrepTask): number => STEP_INDEX.get(task.step) ?? 0;
-
-/** Whether `first` has to come before `then`: an earlier step for the same or an earlier coat. */
-export function mustPrecede(
-  first: PrepTask,
-  then: PrepTask,
-  orderOf: (coatId: string | null) => number,
-): boolean {
-  const [a, b] = [orderOf(first.coatId), orderOf(then.coatId)];
-  if (a !== b) return a < b;
-  if (first.rule === 'own note' || then.rule === 'own note') return false;
-  const apart =
-    first.areaIds.length > 0 &&
-    then.areaIds.length > 0 &&
-    !first.areaIds.some((id) => then.areaIds.includes(id));
-  return stepIndex(first) < stepIndex(then) && !apart;
-}
 
 /** Place of each coat in the order of the work; what waits for no coat comes after them all. */
 export function coatOrder(

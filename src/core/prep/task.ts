@@ -5,23 +5,24 @@ import type { MaskMethod } from './facts';
 import type { MaterialNeed } from './materials';
 import type { SandingPlan } from './sanding';
 
-/** Steps in the order of the work: a task waits for those of earlier steps on the same coat. */
+/** Steps in the order in which they are listed; `order.ts` tells which must come before which. */
 export const PREP_STEPS = [
   'take off',
+  'unmask',
   'repair',
+  'turn',
+  'loose',
   'dry through',
   'shape',
   'seal',
   'test',
   'ground',
-  'unmask',
   'sand',
   'dust',
   'lay',
-  'turn',
   'mask',
-  'wipe',
   'level',
+  'wipe',
   'warm',
   'cover',
 ] as const;
@@ -54,6 +55,9 @@ export const PROBLEMS = [
   'mask through too many coats',
 ] as const;
 export type ProblemName = (typeof PROBLEMS)[number];
+
+/** What a rule itself finds wrong with what was done; `out of level` is put right by a new reading alone. */
+export type SpoiledWhy = 'spoiled' | 'out of level';
 
 export interface EdgeRef {
   readonly areaId: string;
@@ -92,8 +96,8 @@ export interface TaskDraft {
   readonly notBeforeMs?: number;
   /** What need not be done, and until when: shown, never open. */
   readonly skippedUntilMs?: number;
-  /** What was done has not held: to be done again. */
-  readonly spoiled?: boolean;
+  /** What was done has not held: to be done again, and why. */
+  readonly spoiled?: SpoiledWhy | null;
 }
 
 /** A rule: what to look for, and what it says wherever it finds something. */
@@ -134,7 +138,7 @@ export interface PrepTask {
   readonly cautions: readonly CautionName[];
   readonly notBeforeMs: number | null;
   readonly skippedUntilMs: number | null;
-  readonly spoiled: boolean;
+  readonly spoiled: SpoiledWhy | null;
   /** Rub test: its result is asked. */
   readonly asksResult: boolean;
   /** Areas and edges it is done on; when they grow, it is to be done again. */

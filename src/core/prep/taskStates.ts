@@ -1,7 +1,9 @@
 import type { AirStep } from '../climate';
 import { dryTime, type DryTime } from './drying';
 import type { PrepFacts, RubResult } from './facts';
-import { coatOrder, mustPrecede } from './planPrep';
+import { againOf, type Again, type DoneTask } from './again';
+import { dependsOn, mustPrecede } from './order';
+import { coatOrder } from './planPrep';
 import type { PrepTask, ProblemName } from './task';
 
 /** What was done about a task, or decided. */
@@ -34,26 +36,40 @@ export interface PlacedTask {
   readonly dry: DryTime | null;
   /** Nothing to do until this instant, when it waits or dries. */
   readonly untilMs: number | null;
-  /** The task under it that is still drying. */
+  /** The task that must come first: it is drying, waits, or is not done. */
   readonly blockedBy: PrepTask | null;
+  /** Why what was done does not count any more. */
+  readonly again: Again | null;
   /** Name of the coat that has to lie there first, when its turn comes later. */
   readonly after: string | null;
 }
 
+type Stated = Omit<PlacedTask, 'blockedBy' | 'after'>;
+
 const SETTLED: readonly TaskState[] = ['done', 'waived', 'skipped'];
-export const isSettled = (placed: PlacedTask): boolean => SETTLED.includes(placed.state);
+export const isSettled = (placed: Pick<PlacedTask, 'state'>): boolean =>
+  SETTLED.includes(placed.state);
 
 /** Two clocks of one machine may differ by this much before a tick counts as future, ms. */
 const CLOCK_SLACK_MS = 60_000;
 
+/** What a rule, a growth of its ground or a failed test makes of what was done. */
+function faultOf(task: PrepTask, record: TaskRecord): Again | null {
+  if (task.spoiled) return { why: task.spoiled };
+  if (record.result === 'colour comes off') return { why: 'failed' };
+  return task.scope.some((s) => !record.scope.includes(s)) ? { why: 'grown' } : null;
+}
+
 function stateOf(
   task: PrepTask,
   record: TaskRecord | null,
-  nowMs: number,
+  done: readonly DoneTask[],
+  facts: PlaceFacts,
   air: readonly AirStep[],
-): Omit<PlacedTask, 'task' | 'record' | 'blockedBy' | 'after'> {
+): Omit<Stated, 'task' | 'record'> {
+  const { nowMs } = facts;
   const { problems } = task;
-  const plain = { problems, dry: null, untilMs: null };
+  const plain = { problems, dry: null, untilMs: null, again: null };
   const waits = task.notBeforeMs !== null && task.notBeforeMs > nowMs;
   if (record?.state === 'waived') return { ...plain, state: 'waived' };
   if (task.skippedUntilMs !== null)
@@ -64,15 +80,15 @@ function stateOf(
     const doneMs = record.doneMs ?? nowMs;
     if (doneMs > nowMs + CLOCK_SLACK_MS)
       return { ...plain, state: 'open', problems: [...problems, 'done in the future'] };
-    const grown = task.scope.some((s) => !record.scope.includes(s));
-    const failed = record.result === 'colour comes off';
-    if (task.spoiled || grown || failed) return { ...plain, state: 'redo' };
+    const again = faultOf(task, record) ?? againOf({ task, doneMs }, done, facts);
+    if (again) return { ...plain, state: 'redo', again };
     if (!task.drying) return { ...plain, state: 'done' };
     const dry = dryTime(task.drying, doneMs, air, nowMs);
     if (dry.dryMs <= nowMs) return { ...plain, state: 'done', dry };
     const stuck = dry.rate === 0;
     return {
       state: 'drying',
+      again: null,
       dry,
       untilMs: dry.dryMs,
       problems: stuck ? [...problems, 'air does not dry'] : problems,
@@ -114,10 +130,20 @@ function coatBefore(coats: PrepFacts['coats'], task: PrepTask): string | null {
       own !== undefined &&
       c.poured === null &&
       c.order < own.order &&
-      c.areaIds.some((id) => task.areaIds.includes(id)),
+      // A piece is turned for a coat when those of its other side are poured.
+      (task.step === 'turn' || c.areaIds.some((id) => task.areaIds.includes(id))),
   );
   return lower.sort((a, b) => b.order - a.order)[0]?.name ?? null;
 }
+
+/** The one that is waited for longest; one without a clock when none has. */
+const longest = (tasks: readonly Stated[]): Stated | undefined =>
+  tasks.reduce<Stated | undefined>(
+    (late, t) => (late === undefined || (t.untilMs ?? 0) > (late.untilMs ?? 0) ? t : late),
+    undefined,
+  );
+
+type PlaceFacts = Pick<PrepFacts, 'nowMs' | 'coats' | 'turnedMs'>;
 
 /** A plan with its state at one instant. */
 export interface PrepState {
@@ -133,7 +159,7 @@ export interface PrepState {
  * @returns tasks in their order with states; records that the plan no longer asks for are kept apart
  */
 export function placeTasks(
-  facts: Pick<PrepFacts, 'nowMs' | 'coats'>,
+  facts: PlaceFacts,
   tasks: readonly PrepTask[],
   records: readonly TaskRecord[],
   air: readonly AirStep[],
@@ -145,18 +171,28 @@ export function placeTasks(
   const ordered = moved
     ? orderTasks(tasks, (t) => byKey.get(t.key)?.order ?? null, precedes)
     : tasks;
-  const stated = ordered.map((task) => {
-    const record = byKey.get(task.key) ?? null;
-    return { task, record, ...stateOf(task, record, facts.nowMs, air) };
+  const done = tasks.flatMap((task): DoneTask[] => {
+    const record = byKey.get(task.key);
+    return record?.state === 'done' && record.doneMs !== null
+      ? [{ task, doneMs: record.doneMs }]
+      : [];
   });
-  const drying = stated.filter((s) => s.state === 'drying');
+  const stated = ordered.map((task): Stated => {
+    const record = byKey.get(task.key) ?? null;
+    return { task, record, ...stateOf(task, record, done, facts, air) };
+  });
+  const first = stated.filter((s) => s.state === 'drying' || (s.task.needed && !isSettled(s)));
   const placed = stated.map((s): PlacedTask => {
     const plain = { ...s, blockedBy: null, after: null };
-    if (s.state !== 'open' && s.state !== 'redo') return plain;
     const after = coatBefore(facts.coats, s.task);
-    if (after !== null) return { ...plain, state: 'later', after };
-    const under = drying.find((d) => d.task.coatId === s.task.coatId && precedes(d.task, s.task));
-    return under
+    if (after !== null && s.state !== 'waived' && s.state !== 'skipped')
+      return s.record?.state === 'done' && s.state === 'done'
+        ? plain
+        : { ...plain, state: 'later', after };
+    if (s.state === 'waived' || s.state === 'skipped' || s.state === 'drying') return plain;
+    const under = longest(first.filter((d) => dependsOn(s.task, d.task)));
+    const ownWait = s.state === 'waiting' && s.untilMs !== null ? s.untilMs : -Infinity;
+    return under && (under.untilMs === null || under.untilMs > ownWait)
       ? { ...plain, state: 'blocked', untilMs: under.untilMs, blockedBy: under.task }
       : plain;
   });

@@ -4,6 +4,7 @@ import type { ShopDb } from '../db';
 import { asId, type Id, type LogKind, type Piece, type PrepRecord, TASKS } from '@/records';
 import { act, type ActionContext } from '../write';
 import { StaleActionError } from '../errors';
+import { repairDefect } from './bench';
 import { changeLayer } from './layers';
 import { turnPiece } from './turn';
 
@@ -81,6 +82,8 @@ export function doTask(
     return changeLayer(db, context, layerIdOf(ref), {
       state: { at: 'laid', laidMs: doneMs, dryMs: null },
     });
+  if (ref.task.rule === 'put right')
+    return repairDefect(db, context, asId(ref.task.key.slice('put right:'.length)));
   if (ref.task.rule === 'turn') return turnPiece(db, context, ref.pieceId).then(() => undefined);
   return changeTask(db, context, ref, (known) => ({
     log: known?.state === 'done' ? 'prep redone' : 'prep done',

@@ -104,7 +104,11 @@ function Desk({ view }: { view: PieceView }) {
     const ref = refOf(piece.id, task);
     if (state === 'done' || state === 'drying' || state === 'waived')
       void act(`take back ${task.title}`, (db, c) => reopenTask(db, c, ref), ref);
-    else if ((state === 'open' || state === 'redo') && !task.asksResult)
+    else if (
+      (state === 'open' || state === 'redo') &&
+      !task.asksResult &&
+      task.spoiled !== 'out of level'
+    )
       void act(task.title, (db, c) => doTask(db, c, ref, { method: task.mask }), ref);
   };
   return (

@@ -86,6 +86,13 @@ function Waive({ placed, reference }: Omit<Props, 'nowMs'>) {
   );
 }
 
+/** A time other than now can be noted in these states. */
+const CAN_BE_NOTED: readonly PlacedTask['state'][] = [
+  ...(['open', 'redo', 'done', 'drying', 'waiting'] as const),
+  // The order is judged by the times that are told.
+  'blocked',
+];
+
 /** What can be done about a task, in its state. */
 export function TaskActions(props: Props) {
   const { placed, reference } = props;
@@ -93,8 +100,11 @@ export function TaskActions(props: Props) {
   const { task, state, record } = placed;
   const run = (what: string, doing: Doing) =>
     void act(what, (db, c) => doTask(db, c, reference, doing), { ...reference, doing });
-  const settled = state === 'done' || state === 'drying' || state === 'waived';
-  const open = state === 'open' || state === 'redo';
+  const ticked = state === 'blocked' && record?.state === 'done';
+  const settled = state === 'done' || state === 'drying' || state === 'waived' || ticked;
+  // A tick alone does not level a piece.
+  const byReading = placed.task.spoiled === 'out of level';
+  const open = (state === 'open' || state === 'redo') && !byReading;
   return (
     <Flex direction="column" gap="3">
       {task.asksResult && open && (
@@ -138,7 +148,7 @@ export function TaskActions(props: Props) {
           {state === 'waived' ? 'Ask for it again' : 'Take the tick back'}
         </Button>
       )}
-      {!task.asksResult && state !== 'waived' && state !== 'skipped' && state !== 'later' && (
+      {!task.asksResult && !byReading && CAN_BE_NOTED.includes(state) && (
         <Earlier key={record?.doneMs ?? 0} {...props} />
       )}
       {!settled && state !== 'skipped' && <Waive {...props} />}

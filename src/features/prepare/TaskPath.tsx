@@ -4,6 +4,7 @@ import { Ban, Check, Clock, Droplets, Ellipsis, Lock, RotateCcw, SkipForward } f
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { PlacedTask, TaskState } from '@/core/prep';
+import { clockText } from '@/features/common/clockText';
 import { stateText } from './words';
 import { Button } from '@/ui/Button';
 import { focusRing } from '@/ui/touch';
@@ -151,7 +152,7 @@ export function TaskPath({ groups, chosen, nowMs, onChoose, onTick }: Props) {
               />
             ))}
           </Flex>
-          {group.coatId !== null && <Gate group={group} />}
+          {group.coatId !== null && <Gate group={group} nowMs={nowMs} />}
         </Box>
       ))}
     </Flex>
@@ -159,8 +160,8 @@ export function TaskPath({ groups, chosen, nowMs, onChoose, onTick }: Props) {
 }
 
 /** The gate before a coat: shut while a needed step is open, or the way to the wet session. */
-function Gate({ group }: { group: TaskGroup }) {
-  const { coat } = group;
+function Gate({ group, nowMs }: { group: TaskGroup; nowMs: number }) {
+  const { coat, earliest } = group;
   if (group.held > 0)
     return (
       <Flex
@@ -177,6 +178,13 @@ function Gate({ group }: { group: TaskGroup }) {
         <Box>
           <strong>{coat} is held.</strong>{' '}
           {group.held === 1 ? 'One needed step is open.' : `${group.held} needed steps are open.`}
+          {earliest && (
+            <Box>
+              {Number.isFinite(earliest.atMs)
+                ? `Earliest pour ${clockText(earliest.atMs, nowMs)}: it waits for “${earliest.by.title}”.`
+                : `“${earliest.by.title}” does not dry in this air.`}
+            </Box>
+          )}
         </Box>
       </Flex>
     );

@@ -1,5 +1,13 @@
 import type { Id } from '@/records';
-import { coatOrder, holdsBack, mustPrecede, type PlacedTask, type PrepTask } from '@/core/prep';
+import {
+  coatOrder,
+  earliestPour,
+  holdsBack,
+  mustPrecede,
+  type EarliestPour,
+  type PlacedTask,
+  type PrepTask,
+} from '@/core/prep';
 import type { PiecePrep } from '@/shop/prepFacts';
 import type { TaskRef } from '@/data/repos/prep';
 import { CLOCK_ASKED, readClock } from '../common/readClock';
@@ -20,10 +28,12 @@ export interface TaskGroup {
   readonly held: number;
   /** The lowest coat that is not poured yet. */
   readonly next: boolean;
+  /** When it could be poured at the earliest, and what decides that; null: nothing has to be waited for. */
+  readonly earliest: EarliestPour | null;
 }
 
 /** The path of a piece, coat by coat; what waits for no coat stands first when it is about what lies there now. */
-export function taskGroups({ facts, state }: PiecePrep): TaskGroup[] {
+export function taskGroups({ facts, state, air }: PiecePrep): TaskGroup[] {
   const waiting = facts.coats.filter((c) => c.poured === null).sort((a, b) => a.order - b.order);
   const groups = waiting.map((coat, i): TaskGroup => ({
     coatId: coat.id,
@@ -32,11 +42,22 @@ export function taskGroups({ facts, state }: PiecePrep): TaskGroup[] {
     tasks: state.tasks.filter((t) => t.task.coatId === coat.id),
     held: holdsBack(facts, state, coat.id).length,
     next: i === 0,
+    earliest:
+      i === 0
+        ? earliestPour(
+            state.tasks.filter((t) => t.task.coatId === coat.id),
+            facts.nowMs,
+            air,
+          )
+        : null,
   }));
   const free = state.tasks.filter((t) => t.task.coatId === null);
   if (free.length === 0) return groups;
   const title = facts.coats.length === 0 ? 'Before the first coat' : 'On the coat that lies there';
-  return [{ coatId: null, coat: '', title, tasks: free, held: 0, next: false }, ...groups];
+  return [
+    { coatId: null, coat: '', title, tasks: free, held: 0, next: false, earliest: null },
+    ...groups,
+  ];
 }
 
 export const refOf = (pieceId: Id<'piece'>, task: PrepTask): TaskRef => ({ pieceId, task });

@@ -1,4 +1,4 @@
-import type { CautionName, PlacedTask, ProblemName, Removal } from '@/core/prep';
+import type { Again, CautionName, PlacedTask, ProblemName, Removal } from '@/core/prep';
 import { clockText } from '@/features/common/clockText';
 
 /** What contradicts at a task, and what to do about it. */
@@ -65,16 +65,48 @@ function maskText({ bestToMs, limitMs }: Removal, nowMs: number): string {
   return Number.isFinite(limitMs) ? `now, limit ${clockText(limitMs, nowMs)}` : 'now';
 }
 
+/** Why what was done does not count any more. */
+export function againText(again: Again, nowMs: number): string {
+  switch (again.why) {
+    case 'step since':
+      return `“${again.title}” was done since, ${clockText(again.atMs, nowMs)}`;
+    case 'poured since':
+      return `${again.title} was poured since, ${clockText(again.atMs, nowMs)}`;
+    case 'turned since':
+      return `it was turned over since, ${clockText(again.atMs, nowMs)}`;
+    case 'too long ago':
+      return `it holds ${Math.round(again.holdsMs / 3_600_000)} h uncovered`;
+    case 'out of level':
+      return 'the reading is still out of level';
+    case 'failed':
+      return 'the test failed';
+    case 'grown':
+      return 'it covers more now';
+    case 'spoiled':
+      return 'it has not held';
+  }
+}
+
+/** What stands before a task: a clock that runs, or a step that is not done. */
+function blockedText({ blockedBy, untilMs, again }: PlacedTask, nowMs: number): string {
+  const title = blockedBy ? `“${blockedBy.title}”` : '';
+  if (untilMs !== null)
+    return Number.isFinite(untilMs)
+      ? `not before ${clockText(untilMs, nowMs)}: ${title}`
+      : `${title} does not dry in this air`;
+  return `${again ? 'again, ' : ''}after ${title}`;
+}
+
 /** The state of a task in words, with its clock time. */
 export function stateText(placed: PlacedTask, nowMs: number): string {
-  const { state, untilMs, blockedBy, record, dry } = placed;
+  const { state, untilMs, record, dry, again } = placed;
   const until = untilMs === null ? '' : clockText(untilMs, nowMs);
   switch (state) {
     case 'open':
       if (placed.task.removal) return maskText(placed.task.removal, nowMs);
       return placed.task.needed ? 'open' : 'advice';
     case 'blocked':
-      return `not before ${until}: ${blockedBy?.title.toLowerCase() ?? ''} is drying`;
+      return blockedText(placed, nowMs);
     case 'waiting':
       return `from ${until}`;
     case 'later':
@@ -84,7 +116,7 @@ export function stateText(placed: PlacedTask, nowMs: number): string {
         ? `drying until ${until}, between ${clockText(dry?.earliestMs ?? untilMs, nowMs)} and ${clockText(dry?.latestMs ?? untilMs, nowMs)}`
         : 'drying, but not in this air';
     case 'redo':
-      return `to be done again${record?.doneMs ? `, last ${clockText(record.doneMs, nowMs)}` : ''}`;
+      return `again: ${again ? againText(again, nowMs) : ''}${record?.doneMs ? `; last ${clockText(record.doneMs, nowMs)}` : ''}`;
     case 'done':
       return `done${record?.doneMs ? ` ${clockText(record.doneMs, nowMs)}` : ''}`;
     case 'waived':

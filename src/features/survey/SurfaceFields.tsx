@@ -62,6 +62,57 @@ const OLD_HINT: Readonly<Record<(typeof OLD_STATES)[number], string>> = {
   chalky: 'Washed and sanded until it no longer comes off on a finger.',
 };
 
+/** What old resin is, how it is to a finger, and whether it was sanded. */
+function OldResinFields() {
+  const { area, editArea } = useSurvey();
+  const { surface } = area;
+  const setSurface = (change: Partial<AreaDraft['surface']>) =>
+    editArea({ surface: { ...surface, ...change } });
+  return (
+    <>
+      <Grid templateColumns="1fr 1fr" gap="3">
+        <SelectField
+          label="It is"
+          value={surface.resin.kind}
+          options={OLD_RESINS.map((k) => [k, k])}
+          onChange={(e) =>
+            setSurface({
+              resin: { ...surface.resin, kind: e.target.value as (typeof OLD_RESINS)[number] },
+            })
+          }
+        />
+        <SelectField
+          label="To a finger it is"
+          value={surface.resin.state}
+          options={OLD_STATES.map((s) => [s, s])}
+          onChange={(e) =>
+            setSurface({
+              resin: { ...surface.resin, state: e.target.value as (typeof OLD_STATES)[number] },
+            })
+          }
+        />
+      </Grid>
+      <Box fontSize="sm" color="ink2">
+        {OLD_HINT[surface.resin.state]}
+        {surface.resin.kind === 'polyester' &&
+          ' Epoxy holds on sanded polyester; polyester does not hold on epoxy.'}
+        {surface.resin.kind === 'UV resin' &&
+          ' A tacky skin on UV resin is wiped off with alcohol, then sanded.'}
+      </Box>
+      <chakra.label display="flex" gap="2" alignItems="center" minH="32px">
+        <chakra.input
+          type="checkbox"
+          width="20px"
+          height="20px"
+          checked={surface.sanded}
+          onChange={(e) => setSurface({ sanded: e.target.checked })}
+        />
+        Sanded all over
+      </chakra.label>
+    </>
+  );
+}
+
 /** What lies on the chosen area now, how it drinks, and what stands up from it. */
 export function SurfaceFields() {
   const { area, index, editArea, errors, rest } = useSurvey();
@@ -107,51 +158,7 @@ export function SurfaceFields() {
           />
         )}
       </Grid>
-      {surface.kind === 'old resin' && (
-        <Grid templateColumns="1fr 1fr" gap="3">
-          <SelectField
-            label="It is"
-            value={surface.resin.kind}
-            options={OLD_RESINS.map((k) => [k, k])}
-            onChange={(e) =>
-              setSurface({
-                resin: { ...surface.resin, kind: e.target.value as (typeof OLD_RESINS)[number] },
-              })
-            }
-          />
-          <SelectField
-            label="To a finger it is"
-            value={surface.resin.state}
-            options={OLD_STATES.map((s) => [s, s])}
-            onChange={(e) =>
-              setSurface({
-                resin: { ...surface.resin, state: e.target.value as (typeof OLD_STATES)[number] },
-              })
-            }
-          />
-        </Grid>
-      )}
-      {surface.kind === 'old resin' && (
-        <Box fontSize="sm" color="ink2">
-          {OLD_HINT[surface.resin.state]}
-          {surface.resin.kind === 'polyester' &&
-            ' Epoxy holds on sanded polyester; polyester does not hold on epoxy.'}
-          {surface.resin.kind === 'UV resin' &&
-            ' A tacky skin on UV resin is wiped off with alcohol, then sanded.'}
-        </Box>
-      )}
-      {surface.kind === 'old resin' && (
-        <chakra.label display="flex" gap="2" alignItems="center" minH="32px">
-          <chakra.input
-            type="checkbox"
-            width="20px"
-            height="20px"
-            checked={surface.sanded}
-            onChange={(e) => setSurface({ sanded: e.target.checked })}
-          />
-          Sanded all over
-        </chakra.label>
-      )}
+      {surface.kind === 'old resin' && <OldResinFields />}
       <Box fontFamily="heading" fontWeight="600" mt="1">
         Relief
       </Box>

@@ -231,7 +231,7 @@ describe('what is drafted', () => {
       shop.areas.filter((a) => a.pieceId === board.id),
       METRIC,
     );
-    expect(draft.level.alongX).toBe('0.0229°');
+    expect(draft.level.alongX).toBe('0.0029°');
     expect(draft.level.props).toHaveLength(3);
     expect(draft.marks.map((m) => m.name)).toContain('Left hanging plate');
   });

@@ -54,7 +54,8 @@ export function prepareToDo(ask: AskOf<'prepare'>, { piece }: PieceView, nowMs: 
       title: `Prepare ${coat.coat.name}, ${piece.name}`,
       detail: `${steps}: ${names.join(', ')}${more}.`,
       dueMs: open.length > 0 ? closesMs : null,
-      fromMs: open.length > 0 ? 0 : Math.min(...waits),
+      // A mask that has to come off first is a line of its own.
+      fromMs: ask.open.length > 0 || waits.length === 0 ? 0 : Math.min(...waits),
       urgent: closesMs !== null && closesMs - nowMs < 2 * SOON_MS,
     },
   ];

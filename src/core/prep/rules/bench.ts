@@ -1,10 +1,11 @@
 import { LAYER_FACTS, liesOver } from '../../coat';
 import { LEVEL_SHARE, tolerableSlope } from '../../film';
+import { HOLDS_MS } from '../again';
 import type { PrepContext } from '../context';
 import type { PrepArea, PrepCoat } from '../facts';
 import { need } from '../materials';
 import type { PrepRule, TaskDraft } from '../task';
-import { flattens, isToothed } from './tooth';
+import { flattens, handledMs, isToothed, softBelow } from './tooth';
 import { isDelicate } from './layers';
 
 const TRADE = 'Common practice, no source.';
@@ -50,6 +51,26 @@ function isUnwipable(facts: PrepContext, coat: PrepCoat, area: PrepArea): boolea
   );
 }
 
+/** A reading of the level counts until the piece is turned, and for as long as a level holds. */
+const isOldReading = ({ slopeMs = null, turnedMs = null, nowMs }: PrepContext): boolean =>
+  slopeMs !== null &&
+  ((turnedMs !== null && turnedMs > slopeMs) || nowMs - slopeMs > (HOLDS_MS.level ?? Infinity));
+
+/** Areas under a coat that can be wiped or pressed on: not those whose film is still soft, inside its window. */
+function firmUnder(facts: PrepContext, coat: PrepCoat): readonly PrepArea[] {
+  const soft = softBelow(facts, coat)?.areaIds ?? [];
+  return facts.areasOf(coat).filter((a) => !soft.includes(a.id));
+}
+
+/** Not before what lies below can be touched. */
+const touchable = (facts: PrepContext, areas: readonly PrepArea[]) => {
+  const notBeforeMs = handledMs(
+    facts,
+    areas.map((a) => a.id),
+  );
+  return notBeforeMs === null ? {} : { notBeforeMs };
+};
+
 const LOOSE = ['fine glitter', 'flakes', 'sand', 'stones'] as const;
 const isStrewn = (area: PrepArea) => area.relief.some((r) => LOOSE.some((k) => k === r.kind));
 
@@ -62,7 +83,7 @@ const total = (areas: readonly PrepArea[]) => areas.reduce((sum, a) => sum + a.a
 export const BENCH_RULES: readonly PrepRule[] = [
   {
     id: 'loose parts',
-    step: 'dust',
+    step: 'loose',
     title: 'Tap, brush and vacuum what is loose',
     how: 'Tap the piece on its edge, brush, then vacuum with a stocking in the nozzle: it saves what comes off.',
     reason: 'Loose glitter and sand float up and stand in the film.',
@@ -95,15 +116,14 @@ export const BENCH_RULES: readonly PrepRule[] = [
     needed: true,
     find: (facts) =>
       eachCoat(facts, (coat) => {
-        const areas = facts
-          .areasOf(coat)
-          .filter(
-            (a) => a.kind === 'recess' || isBareArt(facts, coat, a) || isUnwipable(facts, coat, a),
-          );
+        const areas = firmUnder(facts, coat).filter(
+          (a) => a.kind === 'recess' || isBareArt(facts, coat, a) || isUnwipable(facts, coat, a),
+        );
         const m2 = total(areas) * facts.count;
         if (areas.length === 0) return null;
         return {
           areaIds: areas.map((a) => a.id),
+          ...touchable(facts, areas),
           materials: [
             need('lint tape', m2 * LINT_PER_M2, 'A · 15 m/m²', ['area, all pieces, A', m2, 'area']),
           ],
@@ -121,13 +141,24 @@ export const BENCH_RULES: readonly PrepRule[] = [
     cautions: ['solvent', 'skin'],
     find: (facts) =>
       eachCoat(facts, (coat) => {
-        const areas = facts
-          .areasOf(coat)
-          .filter((a) => !isBareArt(facts, coat, a) && !isUnwipable(facts, coat, a));
-        if (areas.length === 0) return null;
+        const areas = firmUnder(facts, coat).filter(
+          (a) => !isBareArt(facts, coat, a) && !isUnwipable(facts, coat, a),
+        );
+        const soft = softBelow(facts, coat);
+        if (areas.length === 0)
+          return soft
+            ? {
+                areaIds: soft.areaIds,
+                title: 'No alcohol inside the recoat window',
+                how: 'It would dull the tacky film. Keep the cover on until the pour; a hair is lifted with a pick, not with tape.',
+                notBeforeMs: soft.opensMs,
+                skippedUntilMs: soft.shutsMs,
+              }
+            : null;
         const m2 = total(areas) * facts.count;
         return {
           areaIds: areas.map((a) => a.id),
+          ...touchable(facts, areas),
           materials: [
             need(
               'alcohol',
@@ -160,11 +191,21 @@ export const BENCH_RULES: readonly PrepRule[] = [
       eachCoat(facts, (coat) => {
         if (!isLevelled(coat)) return null;
         const allowed = tolerableSlope(facts.spanM, coat.thicknessM, LEVEL_SHARE, 'edge to edge');
-        if (facts.slope !== null && facts.slope <= allowed) return null;
-        return {
-          areaIds: coat.areaIds,
-          ...(facts.slope !== null && { title: 'Level it again: out of level for this film' }),
-        };
+        const { slope } = facts;
+        if (slope === null) return { areaIds: coat.areaIds };
+        if (slope > allowed)
+          return {
+            areaIds: coat.areaIds,
+            title: 'Level it again: out of level for this film',
+            how: 'Wedge it, then read it anew on the survey: a tick alone does not count.',
+            spoiled: 'out of level',
+          };
+        return isOldReading(facts)
+          ? {
+              areaIds: coat.areaIds,
+              title: 'Level it again: the reading is old, or from before it was turned',
+            }
+          : null;
       }),
   },
   {

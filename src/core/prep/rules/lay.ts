@@ -71,14 +71,17 @@ const bearsMs = (facts: PrepContext): { readonly notBeforeMs: number } | null =>
 
 function turnDraft(facts: PrepContext, coat: PrepCoat): TaskDraft | null {
   const side = sideOf(facts, coat);
-  // Only the next coat asks for it: what comes after may be on either side by then.
-  if (side === null || coat !== facts.waiting[0] || side === (facts.up ?? 'front')) return null;
+  if (side === null) return null;
+  const before = facts.waiting.slice(0, facts.waiting.indexOf(coat)).reverse();
+  const sides = before.map((c) => sideOf(facts, c)).filter((s) => s !== null);
+  if (side === (sides[0] ?? facts.up ?? 'front')) return null;
   return {
     on: coat.id,
     coatId: coat.id,
     areaIds: coat.areaIds,
     title: side === 'back' ? 'Turn it over, back up' : 'Turn it over, face up',
-    ...bearsMs(facts),
+    // For a later coat the moment is not known before the one below is poured.
+    ...(before.length === 0 && bearsMs(facts)),
   };
 }
 

@@ -98,7 +98,7 @@ function sprayDraft(
       ...(gloss ? (['gloss on ink'] as const) : []),
       ...(facts.rubFailed.includes(area.id) ? (['colour came off'] as const) : []),
     ],
-    spoiled: facts.rubFailed.includes(area.id),
+    spoiled: facts.rubFailed.includes(area.id) ? 'spoiled' : null,
   };
 }
 
@@ -167,6 +167,36 @@ export const LAYER_RULES: readonly PrepRule[] = [
         facts,
         (a) => isDrinking(a) && !isDelicate(a) && !resinSeals(facts, a),
         (a) => sealDraft(facts, a),
+      ),
+  },
+  {
+    id: 'repaint paste',
+    step: 'seal',
+    title: 'Paint the sanded paste again',
+    how: 'Sanding shows the white of the paste: paint it in its colour, thin, and let it dry through.',
+    reason: 'Under clear resin every sanded spot shows, and no paint goes on afterwards.',
+    source: `${TRADE} Amount: 100 ml/m².`,
+    needed: false,
+    find: (facts) =>
+      onGround(
+        facts,
+        (a) => a.relief.some((r) => r.kind === 'paste'),
+        (a) => {
+          const share = a.relief.reduce((s, r) => s + (r.kind === 'paste' ? r.share : 0), 0);
+          const m2 = a.areaM2 * share * facts.count;
+          return {
+            materials: [
+              need(
+                'acrylic paint',
+                m2 * COAT_OF_PAINT_M,
+                'A · h',
+                ['paste, all pieces, A', m2, 'area'],
+                ['one coat, h', COAT_OF_PAINT_M, 'film', 'rule of thumb'],
+              ),
+            ],
+            drying: { labelS: DAY_S, thicknessM: COAT_OF_PAINT_M, leaves: 'water' },
+          };
+        },
       ),
   },
   {

@@ -83,7 +83,7 @@ function maskDraft(facts: PrepContext, coat: PrepCoat, cover: PrepCover): TaskDr
     mask: used,
     materials,
     problems,
-    spoiled: late,
+    spoiled: late ? 'spoiled' : null,
     ...(drying && { drying }),
     ...(isTape(used) && {
       cautions: [

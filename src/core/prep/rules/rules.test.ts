@@ -1,3 +1,4 @@
+import type { DefectKind } from '../../piece';
 import { PREP_RULES } from '..';
 import { prepContext } from '../context';
 import type { PrepFacts, PrepLayer } from '../facts';
@@ -20,7 +21,7 @@ const laid = (coatId: string, method: 'latex' | 'painter’s tape' | 'PVA glue')
 });
 const hard = { poured: pouredAgo(30), id: 'first', order: 1 };
 const upper = { id: 'second', name: 'Flood 2', order: 2 };
-const defect = (kind: 'dimples' | 'scratches' | 'thin edge') => ({
+const defect = (kind: DefectKind) => ({
   defects: [{ id: 'd', kind, coatId: 'first' }],
 });
 
@@ -122,6 +123,14 @@ const CASES: Readonly<Record<string, readonly [fires: PrepFacts, quiet: PrepFact
   'sanding dust': [
     facts({ areas: onFace(surface('old resin')) }),
     facts({ areas: onFace(surface('old resin', true)) }),
+  ],
+  'put right': [
+    facts({ coats: [coat(hard), coat(upper)], ...defect('soft spot') }),
+    facts({ coats: [coat(hard), coat(upper)], ...defect('bubbles') }),
+  ],
+  'repaint paste': [
+    facts({ areas: onFace(relief('paste')) }),
+    facts({ areas: onFace(relief('sand')) }),
   ],
   'old resin soft': [
     facts({ areas: onFace(old('sticky')) }),

@@ -1,7 +1,8 @@
-import type { Damage, DamageKind, OldResin } from '../../piece';
+import type { Damage, DamageKind, DefectKind, OldResin } from '../../piece';
 import type { PrepContext } from '../context';
+import type { PrepDefect } from '../facts';
 import { need } from '../materials';
-import type { PrepRule, TaskDraft } from '../task';
+import type { CautionName, PrepRule, TaskDraft } from '../task';
 
 const DAY_S = 24 * 3600;
 const TRADE = 'Common practice, no source.';
@@ -33,6 +34,47 @@ const damaged = (
         : [],
     ),
   );
+
+/** Faults that no coat may go over, and how each is put right. Common practice, no source. */
+const HOLDING: Readonly<
+  Partial<
+    Record<
+      DefectKind,
+      { readonly title: string; readonly how: string; readonly cautions: readonly CautionName[] }
+    >
+  >
+> = {
+  'soft spot': {
+    title: 'Take the soft spot out',
+    how: 'Scrape off all soft matter, scrapings of the cup among it, down to what is hard; alcohol, then sand. Never coat over sticky resin.',
+    cautions: ['skin', 'solvent', 'knife'],
+  },
+  'tacky all over': {
+    title: 'Warm and wait; strip it if it stays tacky',
+    how: 'A warm room for a day or two. What is still tacky then was mixed wrong or cold: strip it. Tack inside the recoat window is another thing: it pulls no strings and came from a right mix.',
+    cautions: ['skin', 'hot air'],
+  },
+  scorch: {
+    title: 'Cut the scorch back',
+    how: 'Cut and sand back below the burn, recolour the spot, then flood.',
+    cautions: ['dust', 'knife'],
+  },
+  haze: {
+    title: 'Wash the blush off',
+    how: 'Lukewarm water and a white cloth, twice; dry it through. What is still cloudy is in the film: sand it.',
+    cautions: ['skin'],
+  },
+};
+
+/** A fault that holds the next coat on its places until it is put right. */
+function holdDraft(facts: PrepContext, { id, kind, coatId }: PrepDefect): TaskDraft | null {
+  const told = HOLDING[kind];
+  const own = facts.coats.find((c) => c.id === coatId)?.areaIds ?? facts.areas.map((a) => a.id);
+  const next = facts.waiting.find((c) => c.areaIds.some((a) => own.includes(a)));
+  return told && next
+    ? { on: id, coatId: next.id, areaIds: next.areaIds.filter((a) => own.includes(a)), ...told }
+    : null;
+}
 
 /** Old resin that no coat of ours covers, in one of these states. */
 const oldResin = (facts: PrepContext, states: readonly OldResin['state'][]): TaskDraft[] =>
@@ -99,6 +141,16 @@ export const SUPPORT_RULES: readonly PrepRule[] = [
           drying: dry(),
         };
       }),
+  },
+  {
+    id: 'put right',
+    step: 'repair',
+    title: 'Put it right first',
+    how: '',
+    reason: 'A coat over it would hide it, not mend it, and the way back would be longer.',
+    source: TRADE,
+    needed: true,
+    find: (facts) => facts.defects.map((d) => holdDraft(facts, d)).filter((d) => d !== null),
   },
   {
     id: 'old resin soft',

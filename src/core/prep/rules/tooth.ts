@@ -74,6 +74,25 @@ export const isToothed = (facts: PrepContext, coat: PrepCoat): boolean => {
   return tooth !== null && tooth.window === undefined;
 };
 
+/** The recoat window that a coat goes into, and the areas below it that are still soft; null where nothing is. */
+export function softBelow(
+  facts: PrepContext,
+  coat: PrepCoat,
+): {
+  readonly areaIds: readonly string[];
+  readonly opensMs: number;
+  readonly shutsMs: number;
+} | null {
+  const tooth = toothOf(facts, coat);
+  return tooth?.window ? { areaIds: tooth.areas.map((a) => a.id), ...tooth.window } : null;
+}
+
+/** When the coat that lies below on these areas can be touched; null where none lies. */
+export function handledMs(facts: PrepContext, areaIds: readonly string[]): number | null {
+  const under = areaIds.flatMap((id) => facts.on(id).top?.poured?.handleMs ?? []);
+  return under.length > 0 ? Math.max(...under) : null;
+}
+
 /** Tooth for one coat: to be sanded, to be skipped until, or nothing. */
 function toothDraft(facts: PrepContext, coat: PrepCoat): TaskDraft | null {
   const tooth = toothOf(facts, coat);
