@@ -10,6 +10,7 @@ export const DEMO_RESINS: readonly Resin[] = [
     name: 'Millrace Clear',
     note: 'Everyday coating resin, 1 : 1 in cups. Invented.',
     price: { amount: 24, per: 'kg' },
+    declared: { serviceK: 323.15, food: null, uvStable: true },
     sheet: {
       ratio: { by: 'volume', a: 1, b: 1 },
       densityAKgM3: 1150,
@@ -41,6 +42,11 @@ export const DEMO_RESINS: readonly Resin[] = [
     name: 'Lantern Slow',
     note: 'Long working time for large faces and deep relief, heat rated. Invented.',
     price: { amount: 31, per: 'kg' },
+    declared: {
+      serviceK: 363.15,
+      food: { by: 'its maker', for: 'dry food, fully cured' },
+      uvStable: true,
+    },
     sheet: {
       ratio: { by: 'volume', a: 2, b: 1 },
       densityAKgM3: 1120,
@@ -72,6 +78,7 @@ export const DEMO_RESINS: readonly Resin[] = [
     name: 'Tarn Quick',
     note: 'Thick and quick, for edges, fills and small repairs; by weight. Invented.',
     price: { amount: 38, per: 'l' },
+    declared: { serviceK: null, food: null, uvStable: null },
     sheet: {
       ratio: { by: 'mass', a: 100, b: 45 },
       densityAKgM3: 1160,

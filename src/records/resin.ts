@@ -1,5 +1,11 @@
 import type { ResinPrice } from '@/core/coat';
-import { checkSheet, type ResinSheet } from '@/core/resin';
+import {
+  checkSheet,
+  NOTHING_DECLARED,
+  SERVICE_LIMITS_K,
+  type Declared,
+  type ResinSheet,
+} from '@/core/resin';
 import { defineRecord } from './define';
 import type { Id } from './id';
 
@@ -9,13 +15,15 @@ export interface Resin {
   readonly note: string;
   readonly price: ResinPrice | null;
   readonly sheet: ResinSheet;
+  /** What its maker declares it for. */
+  readonly declared: Declared;
 }
 
 export const RESINS = defineRecord<Resin>()({
   name: 'resins',
   live: true,
   references: [],
-  defaults: { note: '', price: null },
+  defaults: { note: '', price: null, declared: NOTHING_DECLARED },
   order: (a, b) => a.name.localeCompare(b.name),
   meaning: ({ sheet }) => {
     const checked = checkSheet(sheet);
@@ -34,5 +42,10 @@ export const RESINS = defineRecord<Resin>()({
       .allow(null)
       .required(),
     sheet: sheetSchema,
+    declared: Joi.object({
+      serviceK: number().min(SERVICE_LIMITS_K.min).max(SERVICE_LIMITS_K.max).allow(null),
+      food: Joi.object({ by: name(), for: name() }).allow(null).required(),
+      uvStable: Joi.boolean().strict().allow(null).required(),
+    }).required(),
   }),
 });

@@ -35,7 +35,14 @@ const face: Area = {
   ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018, ['open']),
   ...{ id: asId('face'), pieceId: piece.id },
 };
-const resin: Resin = { id: asId('r'), name: 'Clear', note: '', price: null, sheet: TEST_SHEET };
+const resin: Resin = {
+  id: asId('r'),
+  name: 'Clear',
+  note: '',
+  price: null,
+  declared: { serviceK: null, food: null, uvStable: null },
+  sheet: TEST_SHEET,
+};
 const coat = (order: number, change: Partial<Coat> = {}): Coat => ({
   ...COATS.defaults,
   ...plainCoat(1.6e-3),

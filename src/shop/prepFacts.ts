@@ -12,7 +12,7 @@ import {
   type PrepLayer,
   type PrepState,
 } from '@/core/prep';
-import type { ResinSheet } from '@/core/resin';
+import { fitFaults, type ResinSheet } from '@/core/resin';
 import type { AirStep } from '@/core/climate';
 import {
   asId,
@@ -171,17 +171,25 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
     spanM: face && leans(piece) ? reachOf(face.shape, uphill(piece)).lengthM : spanOf(face),
     areas: told,
     coats: ofPiece(rows.coats, piece.id).map((coat) => {
-      const sheet = byId(rows.resins, coat.resinId)?.sheet;
+      const resin = byId(rows.resins, coat.resinId);
+      const sheet = resin?.sheet;
+      const fit = resin ? fitFaults(piece.use, resin.declared) : [];
       const { id, name, kind, order, areaIds, thicknessM, staysM, coverage, freesDams } = coat;
       const poured = sheet ? coatInstants(coat, sheet, nowMs) : null;
       const covers = coversOf(areaIds, areas, wholes, told);
       return {
         ...{ id, name, kind, order, areaIds, thicknessM, staysM, coverage, freesDams, poured },
         ...(covers && { covers }),
+        ...(fit.length > 0 && { fit }),
       };
     }),
     layers: ofPiece(rows.layers, piece.id).map(prepLayer),
     defects: ofPiece(rows.defects, piece.id).filter((d) => d.repairedMs === null),
+    repaired: ofPiece(rows.defects, piece.id).flatMap(({ kind, coatId, repairedMs }) => {
+      const coat = byId(rows.coats, coatId);
+      const areaIds = coat?.areaIds ?? areas.map((a) => a.id);
+      return repairedMs === null ? [] : [{ kind, areaIds, atMs: repairedMs }];
+    }),
     masks: laidMasks(records, areas),
     rubFailed: rubFailures(records),
     schools: { ...rows.settings.prep, ...piece.prep },

@@ -167,7 +167,7 @@ describe('what was done and does not count any more', () => {
     order(strewn, 'loose parts', 'seal');
     expect(states(strewn, {}).seal).toMatchObject({
       state: 'blocked',
-      blockedBy: { rule: 'loose parts' },
+      blockedBy: { rule: 'dry inclusions' },
     });
     const paste = facts({ areas: [area(relief('paste'))] });
     order(paste, 'shape paste', 'repaint paste');
@@ -233,6 +233,17 @@ describe('faults and old resin hold', () => {
       expect(states(of, done).tooth).toMatchObject({ state: 'blocked' });
     },
   );
+  it('a repair undoes what was done on its places before it', () => {
+    const at = (hours: number) =>
+      states(
+        over(30, {
+          repaired: [{ kind: 'soft spot', areaIds: ['face'], atMs: NOW - hours * HOUR }],
+        }),
+        { tooth: 3, 'sanding dust': 2.9, mask: 2.8, wipe: 2 },
+      );
+    expect(at(1).tooth).toMatchObject({ state: 'redo', again: { why: 'repaired since' } });
+    expect(at(4).wipe?.state).toBe('done');
+  });
   it('on another place it holds nothing', () => {
     const areas = [area(), area({ id: 'other', kind: 'face' })];
     const of = facts({

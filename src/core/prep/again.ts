@@ -4,10 +4,11 @@ import type { PrepStep, PrepTask } from './task';
 
 /** Why what was done does not count any more. */
 export type Again =
-  | { readonly why: 'grown' | 'failed' | 'spoiled' | 'out of level' }
+  | { readonly why: 'grown' | 'failed' | 'spoiled' | 'out of level' | 'not declared' }
   /** A step that must come before it was done after it. */
   | { readonly why: 'step since'; readonly title: string; readonly atMs: number }
   | { readonly why: 'poured since'; readonly title: string; readonly atMs: number }
+  | { readonly why: 'repaired since'; readonly title: string; readonly atMs: number }
   | { readonly why: 'turned since'; readonly atMs: number }
   | { readonly why: 'too long ago'; readonly holdsMs: number };
 
@@ -23,11 +24,16 @@ const POUR_SPOILS: readonly PrepStep[] = ['loose', 'sand', 'dust', 'wipe', 'warm
 /** Steps that a piece loses when it is turned over. Common practice, no source. */
 const TURN_SPOILS: readonly PrepStep[] = ['dust', 'level', 'wipe', 'warm'];
 
+/** Steps that a repair on the same ground undoes. Common practice, no source. */
+const REPAIR_SPOILS: readonly PrepStep[] = ['sand', 'dust', 'mask', 'level', 'wipe', 'warm'];
+
 /** A task that was done, and when. */
 export interface DoneTask {
   readonly task: PrepTask;
   readonly doneMs: number;
 }
+
+export type AgainFacts = Pick<PrepFacts, 'nowMs' | 'coats' | 'turnedMs' | 'repaired'>;
 
 /**
  * What has spoiled a task since it was done: a step that must come before it, a pour, a turn, or time.
@@ -37,7 +43,7 @@ export interface DoneTask {
 export function againOf(
   { task, doneMs }: DoneTask,
   others: readonly DoneTask[],
-  { nowMs, coats, turnedMs = null }: Pick<PrepFacts, 'nowMs' | 'coats' | 'turnedMs'>,
+  { nowMs, coats, turnedMs = null, repaired = [] }: AgainFacts,
 ): Again | null {
   // What lay in its place before was settled by the coat over it.
   const since = others
@@ -53,6 +59,13 @@ export function againOf(
     const pour = pours.find((p) => p.areaIds.some((id) => task.areaIds.includes(id)));
     if (pour) return { why: 'poured since', title: pour.name, atMs: pour.atMs };
   }
+  const repair = repaired.find(
+    (r) =>
+      r.atMs > doneMs &&
+      REPAIR_SPOILS.includes(task.step) &&
+      r.areaIds.some((id) => task.areaIds.includes(id)),
+  );
+  if (repair) return { why: 'repaired since', title: repair.kind, atMs: repair.atMs };
   if (TURN_SPOILS.includes(task.step) && turnedMs !== null && turnedMs > doneMs)
     return { why: 'turned since', atMs: turnedMs };
   const holdsMs = HOLDS_MS[task.step];

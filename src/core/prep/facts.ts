@@ -12,6 +12,7 @@ import type {
   Support,
   Surface,
 } from '../piece';
+import type { FitFault } from '../resin';
 import type { GritScale } from './grit';
 
 export const TOOTH_SCHOOLS = ['coarse', 'fine'] as const;
@@ -106,6 +107,8 @@ export interface PrepCoat {
   readonly freesDams?: boolean;
   /** What it covers; each of its areas by itself when left out. */
   readonly covers?: readonly PrepCover[];
+  /** What stands against its resin for the use of the piece. */
+  readonly fit?: readonly FitFault[];
   /** Null until it is poured. */
   readonly poured: CoatInstants | null;
 }
@@ -124,6 +127,13 @@ export interface PrepDefect {
   readonly id: string;
   readonly kind: DefectKind;
   readonly coatId: string | null;
+}
+
+/** A fault that was put right: a knife and sand went over its places. */
+export interface Repaired {
+  readonly kind: DefectKind;
+  readonly areaIds: readonly string[];
+  readonly atMs: number;
 }
 
 /** A mask that was put on: by which method, for which coat and where. */
@@ -156,6 +166,8 @@ export interface PrepFacts {
   readonly coats: readonly PrepCoat[];
   readonly layers: readonly PrepLayer[];
   readonly defects: readonly PrepDefect[];
+  /** Faults that were put right, and when. */
+  readonly repaired?: readonly Repaired[];
   readonly masks: readonly LaidMask[];
   /** Areas whose last rub test took colour off. */
   readonly rubFailed: readonly string[];

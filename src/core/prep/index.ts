@@ -60,4 +60,5 @@ export {
   type TaskRecord,
   type TaskState,
 } from './taskStates';
+export { isByTick } from './task';
 export type { CautionName, EdgeRef, PrepTask, ProblemName, Removal } from './task';

@@ -9,6 +9,7 @@ const KEYED: readonly PrepStep[] = ['unmask', 'sand', 'dust'];
  * seal, a painted edge and a glue dry together when they do not lie on one another. Common practice, no source.
  */
 const BEFORE: Readonly<Record<PrepStep, readonly PrepStep[]>> = {
+  resin: [],
   'take off': [],
   unmask: [],
   repair: ['take off', 'unmask'],

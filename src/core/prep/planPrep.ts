@@ -1,6 +1,7 @@
 import { prepContext, type PrepContext } from './context';
 import type { PrepFacts } from './facts';
 import { BENCH_RULES } from './rules/bench';
+import { FIT_RULES } from './rules/fit';
 import { LAY_RULES } from './rules/lay';
 import { LAYER_RULES } from './rules/layers';
 import { MASK_RULES } from './rules/masking';
@@ -10,6 +11,7 @@ import { PREP_STEPS, type PrepRule, type PrepTask, type TaskDraft } from './task
 
 /** Every rule, in the order of the work. */
 export const PREP_RULES: readonly PrepRule[] = [
+  ...FIT_RULES,
   ...SUPPORT_RULES,
   ...LAYER_RULES,
   ...SANDING_RULES,

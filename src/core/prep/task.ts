@@ -7,6 +7,7 @@ import type { SandingPlan } from './sanding';
 
 /** Steps in the order in which they are listed; `order.ts` tells which must come before which. */
 export const PREP_STEPS = [
+  'resin',
   'take off',
   'unmask',
   'repair',
@@ -56,8 +57,12 @@ export const PROBLEMS = [
 ] as const;
 export type ProblemName = (typeof PROBLEMS)[number];
 
-/** What a rule itself finds wrong with what was done; `out of level` is put right by a new reading alone. */
-export type SpoiledWhy = 'spoiled' | 'out of level';
+/** What a rule itself finds wrong with what was done; `out of level` is put right by a new reading alone, `not declared` by the sheet. */
+export type SpoiledWhy = 'spoiled' | 'out of level' | 'not declared';
+
+/** Steps that no tick settles: a new reading does, or what a sheet says. */
+export const isByTick = ({ spoiled }: Pick<PrepTask, 'spoiled'>): boolean =>
+  spoiled !== 'out of level' && spoiled !== 'not declared';
 
 export interface EdgeRef {
   readonly areaId: string;

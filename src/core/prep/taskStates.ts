@@ -1,7 +1,7 @@
 import type { AirStep } from '../climate';
 import { dryTime, type DryTime } from './drying';
 import type { PrepFacts, RubResult } from './facts';
-import { againOf, type Again, type DoneTask } from './again';
+import { againOf, type Again, type AgainFacts, type DoneTask } from './again';
 import { dependsOn, mustPrecede } from './order';
 import { coatOrder } from './planPrep';
 import type { PrepTask, ProblemName } from './task';
@@ -136,14 +136,14 @@ function coatBefore(coats: PrepFacts['coats'], task: PrepTask): string | null {
   return lower.sort((a, b) => b.order - a.order)[0]?.name ?? null;
 }
 
-/** The one that is waited for longest; one without a clock when none has. */
+/** The one that is waited for longest; the last of them when none has a clock. */
 const longest = (tasks: readonly Stated[]): Stated | undefined =>
   tasks.reduce<Stated | undefined>(
-    (late, t) => (late === undefined || (t.untilMs ?? 0) > (late.untilMs ?? 0) ? t : late),
+    (late, t) => (late === undefined || (t.untilMs ?? 0) >= (late.untilMs ?? 0) ? t : late),
     undefined,
   );
 
-type PlaceFacts = Pick<PrepFacts, 'nowMs' | 'coats' | 'turnedMs'>;
+type PlaceFacts = AgainFacts;
 
 /** A plan with its state at one instant. */
 export interface PrepState {

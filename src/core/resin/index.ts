@@ -62,3 +62,14 @@ export {
 export { windowsByTemperature, type WindowsAtTemperature } from './windowsByTemperature';
 export { scaleExplanation, splitExplanation, wantedBExplanation } from './mixExplained';
 export { clockExplanation, workingExplanation, type ClockNow } from './clockExplained';
+export {
+  fitFaults,
+  FIT_FAULTS,
+  holdsFit,
+  HOT_CUP_K,
+  NOTHING_DECLARED,
+  SERVICE_LIMITS_K,
+  type Declared,
+  type FitFault,
+  type Use,
+} from './fitness';

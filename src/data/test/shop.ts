@@ -36,6 +36,7 @@ export const TEST_RESIN: Resin = {
   name: 'Test resin',
   note: '',
   price: null,
+  declared: { serviceK: null, food: null, uvStable: null },
   sheet: TEST_SHEET,
 };
 

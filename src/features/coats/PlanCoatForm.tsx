@@ -14,6 +14,7 @@ import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { CoveredAreas } from './CoveredAreas';
 import { IntentFields } from './IntentFields';
+import { FitNote } from './FitNote';
 import { LineFields } from './LineFields';
 import { usualLine } from './lines';
 import { switchIntent } from './intents';
@@ -185,6 +186,7 @@ export function PlanCoatForm({ view, kept, store, onPlanned, onCancel }: Props) 
         noValidate
       >
         <CoatFields {...{ view, draft, errors, why, set, ask, format }} />
+        <FitNote piece={view.piece} resin={resins.find((r) => r.id === draft.resinId)} />
         {draft.line && (
           <LineFields
             view={view}

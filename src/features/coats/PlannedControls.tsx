@@ -17,6 +17,7 @@ import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { CoatDetails } from './CoatDetails';
+import { FitNote } from './FitNote';
 import { IntentFields } from './IntentFields';
 import { coloursText, readColours } from './colours';
 import { lineDraft, LINE_WORDS, readLine } from './lines';
@@ -205,6 +206,7 @@ export function PlannedControls({ view, places, onMove, onRemove, ...rest }: Pro
         ) : (
           <IntentControl view={view} {...rest} />
         )}
+        <FitNote piece={view.piece} resin={view.resin} />
         <PartControls view={view} onSave={rest.onSave} />
         <SelectField
           label="Reserve"

@@ -3,7 +3,7 @@ import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { HalfPlane } from '@/core/geometry';
-import { isSettled, type PlacedTask, type TaskRecord } from '@/core/prep';
+import { isByTick, isSettled, type PlacedTask, type TaskRecord } from '@/core/prep';
 import { useAct, useNow, useShop } from '@/data/hooks';
 import { doTask, reopenTask } from '@/data/repos/prep';
 import { clockText } from '@/features/common/clockText';
@@ -104,11 +104,7 @@ function Desk({ view }: { view: PieceView }) {
     const ref = refOf(piece.id, task);
     if (state === 'done' || state === 'drying' || state === 'waived')
       void act(`take back ${task.title}`, (db, c) => reopenTask(db, c, ref), ref);
-    else if (
-      (state === 'open' || state === 'redo') &&
-      !task.asksResult &&
-      task.spoiled !== 'out of level'
-    )
+    else if ((state === 'open' || state === 'redo') && !task.asksResult && isByTick(task))
       void act(task.title, (db, c) => doTask(db, c, ref, { method: task.mask }), ref);
   };
   return (

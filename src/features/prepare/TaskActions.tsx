@@ -1,7 +1,7 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { PlacedTask } from '@/core/prep';
+import { isByTick, type PlacedTask } from '@/core/prep';
 import { useAct } from '@/data/hooks';
 import {
   doTask,
@@ -103,7 +103,7 @@ export function TaskActions(props: Props) {
   const ticked = state === 'blocked' && record?.state === 'done';
   const settled = state === 'done' || state === 'drying' || state === 'waived' || ticked;
   // A tick alone does not level a piece.
-  const byReading = placed.task.spoiled === 'out of level';
+  const byReading = !isByTick(placed.task);
   const open = (state === 'open' || state === 'redo') && !byReading;
   return (
     <Flex direction="column" gap="3">

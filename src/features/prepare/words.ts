@@ -72,12 +72,16 @@ export function againText(again: Again, nowMs: number): string {
       return `“${again.title}” was done since, ${clockText(again.atMs, nowMs)}`;
     case 'poured since':
       return `${again.title} was poured since, ${clockText(again.atMs, nowMs)}`;
+    case 'repaired since':
+      return `${again.title} was put right since, ${clockText(again.atMs, nowMs)}`;
     case 'turned since':
       return `it was turned over since, ${clockText(again.atMs, nowMs)}`;
     case 'too long ago':
       return `it holds ${Math.round(again.holdsMs / 3_600_000)} h uncovered`;
     case 'out of level':
       return 'the reading is still out of level';
+    case 'not declared':
+      return 'its sheet does not say so yet';
     case 'failed':
       return 'the test failed';
     case 'grown':
@@ -103,6 +107,8 @@ export function stateText(placed: PlacedTask, nowMs: number): string {
   const until = untilMs === null ? '' : clockText(untilMs, nowMs);
   switch (state) {
     case 'open':
+      if (placed.task.spoiled === 'not declared')
+        return placed.task.needed ? 'the sheet of its resin does not say so' : 'advice';
       if (placed.task.removal) return maskText(placed.task.removal, nowMs);
       return placed.task.needed ? 'open' : 'advice';
     case 'blocked':

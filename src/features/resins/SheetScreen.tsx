@@ -88,6 +88,24 @@ function Fields({ form }: { form: UseFormReturn<SheetDraft> }) {
         <TextField label="Thickest lift" {...bind('thickest')} />
         <TextField label="Shortest stir" hint="Less wants a hold at the bench" {...bind('stir')} />
       </Group>
+      <Group title="What its maker declares">
+        <TextField
+          label="Bears in service"
+          hint="Highest temperature, 90 °C; empty: not said"
+          {...bind('service')}
+        />
+        <TextField label="For food, declared by" hint="Empty: nobody does" {...bind('foodBy')} />
+        <TextField label="and for" hint="Dry food, all food …" {...bind('foodFor')} />
+        <SelectField
+          label="In daylight it"
+          options={[
+            ['not said', 'is not said'],
+            ['stable', 'keeps its colour'],
+            ['yellows', 'yellows'],
+          ]}
+          {...register('light')}
+        />
+      </Group>
       <Group title="Times of the sheet">
         <TextField label="Stated at" {...bind('reference')} />
         <TextField

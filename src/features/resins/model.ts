@@ -3,7 +3,9 @@ import {
   RESIN_DENSITY_KG_M3,
   RATIO_LIMITS,
   ROOM_LIMITS_K,
+  SERVICE_LIMITS_K,
   STIR_LIMITS_S,
+  type Declared,
   type ResinSheet,
   type SheetTimes,
 } from '@/core/resin';
@@ -32,6 +34,10 @@ export type SheetDraft = {
   thinnest: string;
   thickest: string;
   stir: string;
+  service: string;
+  foodBy: string;
+  foodFor: string;
+  light: 'not said' | 'stable' | 'yellows';
 } & Record<keyof SheetTimes, string>;
 
 export type SheetField = keyof SheetDraft;
@@ -74,6 +80,10 @@ export const TYPICAL: SheetDraft = {
   thinnest: '0.5 mm',
   thickest: '6 mm',
   stir: '2 min',
+  service: '',
+  foodBy: '',
+  foodFor: '',
+  light: 'not said',
   workingS: '40 min',
   noFlowS: '5 h',
   leatheryS: '7 h',
@@ -88,7 +98,8 @@ export const TYPICAL: SheetDraft = {
 
 const hours = (s: number): string => editText(s, s >= 7200 ? 'h' : 'min');
 
-export function draftOfResin({ name, note, price, sheet }: Resin, format: Format): SheetDraft {
+export function draftOfResin(resin: Resin, format: Format): SheetDraft {
+  const { name, note, price, sheet, declared } = resin;
   const film = (m: number) => editText(m, format.typed('film'));
   const times = Object.fromEntries(
     TIME_FIELDS.map(([key]) => [key, hours(sheet.times[key])]),
@@ -112,6 +123,10 @@ export function draftOfResin({ name, note, price, sheet }: Resin, format: Format
     thinnest: film(sheet.thinnestM),
     thickest: film(sheet.thickestM),
     stir: editText(sheet.stirS, 'min'),
+    service:
+      declared.serviceK === null ? '' : editText(declared.serviceK, format.typed('temperature')),
+    ...{ foodBy: declared.food?.by ?? '', foodFor: declared.food?.for ?? '' },
+    light: declared.uvStable === null ? 'not said' : declared.uvStable ? 'stable' : 'yellows',
   };
 }
 
@@ -129,6 +144,21 @@ const FIELD_OF: Readonly<Record<string, readonly [SheetField, Quantity]>> = {
 function fieldOf(path: readonly (string | number)[]): readonly [SheetField, Quantity] {
   if (path[0] === 'times') return [path[1] as keyof SheetTimes, 'duration'];
   return FIELD_OF[String(path[0])] ?? ['name', 'number'];
+}
+
+/** Reads what a resin is declared for; both parts of a declaration for food are needed, or none. */
+function readDeclared(draft: SheetDraft, reader: FieldReader<SheetField>): Declared {
+  const [by, what] = [draft.foodBy.trim(), draft.foodFor.trim()];
+  if (by !== '' && what === '') reader.errors.foodFor = 'For what: dry food, all food …';
+  if (by === '' && what !== '') reader.errors.foodBy = 'Who declares it?';
+  return {
+    serviceK:
+      draft.service.trim() === ''
+        ? null
+        : reader.quantity('service', draft.service, 'temperature', SERVICE_LIMITS_K),
+    food: by !== '' && what !== '' ? { by: by.slice(0, 120), for: what.slice(0, 120) } : null,
+    uvStable: draft.light === 'not said' ? null : draft.light === 'stable',
+  };
 }
 
 /** Reads a data sheet: the sheet in SI, or a message for every field that is wrong. */
@@ -168,6 +198,7 @@ export function readSheet(
       TIME_FIELDS.map(([key]) => [key, reader.quantity(key, draft[key], 'duration', { min: 60 })]),
     ) as unknown as SheetTimes,
   };
+  const declared = readDeclared(draft, reader);
   if (reader.sound) {
     const checked = checkSheet(sheet);
     if (!checked.ok)
@@ -177,5 +208,5 @@ export function readSheet(
       }
   }
   if (!reader.sound) return { ok: false, errors: reader.errors };
-  return { ok: true, value: { name, note: draft.note.trim(), price, sheet } };
+  return { ok: true, value: { name, note: draft.note.trim(), price, sheet, declared } };
 }

@@ -124,6 +124,11 @@ const CASES: Readonly<Record<string, readonly [fires: PrepFacts, quiet: PrepFact
     facts({ areas: onFace(surface('old resin')) }),
     facts({ areas: onFace(surface('old resin', true)) }),
   ],
+  'fit for use': [
+    facts({ coats: [coat({ fit: ['food not declared'] })] }),
+    // Another coat lies over it: the piece meets that one.
+    facts({ coats: [coat({ fit: ['food not declared'] }), coat({ id: 'top', order: 2 })] }),
+  ],
   'put right': [
     facts({ coats: [coat(hard), coat(upper)], ...defect('soft spot') }),
     facts({ coats: [coat(hard), coat(upper)], ...defect('bubbles') }),
