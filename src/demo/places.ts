@@ -14,7 +14,10 @@ function servingBoard(b: Bench, ago: Ago, resin: string) {
   b.piece(ago(0, 6.9), {
     ...{ name, support: 'bare wood' },
     note: 'Elm board for the dining car; the handle end stays bare and is oiled.',
-    about: { job: 'Dining car', dueMs: ago(-16) },
+    about: {
+      ...{ job: 'Dining car', dueMs: ago(-16) },
+      use: { hotCups: false, food: true, daylight: false },
+    },
     shape: { kind: 'rectangle', widthM: 0.52, heightM: 0.22 },
     ...{ edgeHeightM: 0.02, edges: ['open'] },
     face: { porosity: 'porous' },

@@ -10,7 +10,7 @@ export const DEMO_RESINS: readonly Resin[] = [
     name: 'Millrace Clear',
     note: 'Everyday coating resin, 1 : 1 in cups. Invented.',
     price: { amount: 24, per: 'kg' },
-    declared: { serviceK: 323.15, food: null, uvStable: true },
+    declared: { serviceK: 348.15, food: null, uvStable: true },
     sheet: {
       ratio: { by: 'volume', a: 1, b: 1 },
       densityAKgM3: 1150,

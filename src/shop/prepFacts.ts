@@ -166,6 +166,7 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
     ...{ up: piece.up, turnedMs: piece.turnedMs },
     daylight: piece.use.daylight,
     hardware: piece.marks.map((m) => m.name),
+    air: rows.air.filter((a) => a.fromMs <= nowMs).at(-1) ?? null,
     slope: piece.level?.tilt ? steepest(piece.level.tilt).slope : null,
     slopeMs: piece.level?.readMs ?? null,
     spanM: face && leans(piece) ? reachOf(face.shape, uphill(piece)).lengthM : spanOf(face),

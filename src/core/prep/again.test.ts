@@ -261,3 +261,34 @@ describe('faults and old resin hold', () => {
     expect(states(of, {}).tooth).toMatchObject({ blockedBy: { rule: 'old resin soft' } });
   });
 });
+
+describe('cells of one piece', () => {
+  it('are levelled once: the tick of one counts for the others, a mask since undoes it', () => {
+    const of = facts({
+      slope: null,
+      areas: [area({}, ['mould']), area({ id: 'cell' }, ['mould'])],
+      coats: [coat(), coat({ id: 'second', order: 2, areaIds: ['cell'] })],
+    });
+    const [own] = did(of, { level: 1 }).filter((r) => r.coatId === 'flood');
+    const { tasks } = placeTasks(of, planPrep(of), own ? [own] : [], ROOM);
+    expect(tasks.filter((t) => t.task.rule === 'level').map((t) => t.state)).toEqual([
+      'done',
+      'done',
+    ]);
+  });
+});
+
+describe('the air at the pour', () => {
+  it('too damp holds, near to it warns, and no tick settles it', () => {
+    const at = (humidity: number) =>
+      planPrep(facts({ air: { temperatureK: 295.15, humidity } })).find(
+        (t) => t.rule === 'dew point',
+      );
+    // 22 °C: dew point 3 K below at 83.1 % (ISO 8502-4 practice with psychrolib’s dew points), 4.3 K at 76.6 %.
+    expect(at(0.835)).toMatchObject({ needed: true, spoiled: 'too damp' });
+    expect(at(0.827)).toMatchObject({ needed: false });
+    expect(at(0.77)).toMatchObject({ needed: false });
+    expect(at(0.76)).toBeUndefined();
+    expect(planPrep(facts()).some((t) => t.rule === 'dew point')).toBe(false);
+  });
+});

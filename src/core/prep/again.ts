@@ -4,7 +4,7 @@ import type { PrepStep, PrepTask } from './task';
 
 /** Why what was done does not count any more. */
 export type Again =
-  | { readonly why: 'grown' | 'failed' | 'spoiled' | 'out of level' | 'not declared' }
+  | { readonly why: 'grown' | 'failed' | 'spoiled' | 'out of level' | 'not declared' | 'too damp' }
   /** A step that must come before it was done after it. */
   | { readonly why: 'step since'; readonly title: string; readonly atMs: number }
   | { readonly why: 'poured since'; readonly title: string; readonly atMs: number }

@@ -1,3 +1,4 @@
+import type { Air } from '../climate';
 import type { BuildLayer } from '../coat';
 import type { HalfPlane, Point, Shape } from '../geometry';
 import type {
@@ -156,6 +157,8 @@ export interface PrepFacts {
   readonly turnedMs?: number | null;
   readonly daylight: boolean;
   readonly hardware: readonly string[];
+  /** The room's air as it was noted last; null: nobody noted it. */
+  readonly air?: Air | null;
   /** Steepest slope that was read on the propped piece, rise over run; null: not read. */
   readonly slope: number | null;
   /** When that was read; left out: just now. */

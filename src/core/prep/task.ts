@@ -57,12 +57,15 @@ export const PROBLEMS = [
 ] as const;
 export type ProblemName = (typeof PROBLEMS)[number];
 
-/** What a rule itself finds wrong with what was done; `out of level` is put right by a new reading alone, `not declared` by the sheet. */
-export type SpoiledWhy = 'spoiled' | 'out of level' | 'not declared';
+/** What a rule itself finds wrong with what was done; `out of level` is put right by a new reading alone, `not declared` by
+ * the sheet, `too damp` by other air. */
+export type SpoiledWhy = 'spoiled' | 'out of level' | 'not declared' | 'too damp';
+
+const BY_FACTS: readonly (SpoiledWhy | null)[] = ['out of level', 'not declared', 'too damp'];
 
 /** Steps that no tick settles: a new reading does, or what a sheet says. */
 export const isByTick = ({ spoiled }: Pick<PrepTask, 'spoiled'>): boolean =>
-  spoiled !== 'out of level' && spoiled !== 'not declared';
+  !BY_FACTS.includes(spoiled);
 
 export interface EdgeRef {
   readonly areaId: string;

@@ -136,6 +136,14 @@ function coatBefore(coats: PrepFacts['coats'], task: PrepTask): string | null {
   return lower.sort((a, b) => b.order - a.order)[0]?.name ?? null;
 }
 
+/** A piece is levelled once for all its coats: the latest level counts for each that has none of its own. */
+function levelledBefore(task: PrepTask, records: readonly TaskRecord[]): TaskRecord | null {
+  if (task.rule !== 'level') return null;
+  const levels = records.filter((r) => r.rule === 'level' && r.state === 'done');
+  const last = levels.sort((a, b) => (a.doneMs ?? 0) - (b.doneMs ?? 0)).at(-1);
+  return last ? { ...last, key: task.key, scope: task.scope } : null;
+}
+
 /** The one that is waited for longest; the last of them when none has a clock. */
 const longest = (tasks: readonly Stated[]): Stated | undefined =>
   tasks.reduce<Stated | undefined>(
@@ -171,14 +179,15 @@ export function placeTasks(
   const ordered = moved
     ? orderTasks(tasks, (t) => byKey.get(t.key)?.order ?? null, precedes)
     : tasks;
+  const recordOf = (task: PrepTask) => byKey.get(task.key) ?? levelledBefore(task, records);
   const done = tasks.flatMap((task): DoneTask[] => {
-    const record = byKey.get(task.key);
+    const record = recordOf(task);
     return record?.state === 'done' && record.doneMs !== null
       ? [{ task, doneMs: record.doneMs }]
       : [];
   });
   const stated = ordered.map((task): Stated => {
-    const record = byKey.get(task.key) ?? null;
+    const record = recordOf(task);
     return { task, record, ...stateOf(task, record, done, facts, air) };
   });
   const first = stated.filter((s) => s.state === 'drying' || (s.task.needed && !isSettled(s)));

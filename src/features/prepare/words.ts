@@ -80,6 +80,8 @@ export function againText(again: Again, nowMs: number): string {
       return `it holds ${Math.round(again.holdsMs / 3_600_000)} h uncovered`;
     case 'out of level':
       return 'the reading is still out of level';
+    case 'too damp':
+      return 'the air is still too damp';
     case 'not declared':
       return 'its sheet does not say so yet';
     case 'failed':
@@ -107,6 +109,8 @@ export function stateText(placed: PlacedTask, nowMs: number): string {
   const until = untilMs === null ? '' : clockText(untilMs, nowMs);
   switch (state) {
     case 'open':
+      if (placed.task.spoiled === 'too damp')
+        return placed.task.needed ? 'until the air is noted drier' : 'advice';
       if (placed.task.spoiled === 'not declared')
         return placed.task.needed ? 'the sheet of its resin does not say so' : 'advice';
       if (placed.task.removal) return maskText(placed.task.removal, nowMs);

@@ -89,6 +89,18 @@ export function BenchStrip() {
             </Flex>
           )}
         </Flex>
+        {items.length > 3 && (
+          <Flex
+            align="center"
+            px="3"
+            fontSize="sm"
+            color="ink2"
+            whiteSpace="nowrap"
+            flex="0 0 auto"
+          >
+            {items.length} clocks
+          </Flex>
+        )}
         <Flex
           align="center"
           px="4"

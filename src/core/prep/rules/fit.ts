@@ -1,3 +1,4 @@
+import { buildUp } from '../../coat';
 import { holdsFit, type FitFault } from '../../resin';
 import type { PrepContext } from '../context';
 import type { PrepCoat } from '../facts';
@@ -27,11 +28,13 @@ const TOLD: Readonly<Record<FitFault, { readonly title: string; readonly how: st
   },
 };
 
-/** Whether a coat is the topmost of the plan on one of its areas: what the piece meets, it meets there. */
-const isTop = (facts: PrepContext, coat: PrepCoat): boolean =>
-  coat.areaIds.some(
-    (id) => !facts.coats.some((c) => c.order > coat.order && c.areaIds.includes(id)),
+/** Whether a coat is the topmost of the plan on a face or a recess: what the piece meets, it meets there. */
+function isTop(facts: PrepContext, coat: PrepCoat): boolean {
+  const lies = buildUp(facts.areas, facts.coats);
+  return facts.areas.some(
+    ({ id, kind }) => (kind === 'face' || kind === 'recess') && lies.get(id)?.top === coat,
   );
+}
 
 export const FIT_RULES: readonly PrepRule[] = [
   {

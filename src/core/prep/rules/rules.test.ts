@@ -21,6 +21,7 @@ const laid = (coatId: string, method: 'latex' | 'painter’s tape' | 'PVA glue')
 });
 const hard = { poured: pouredAgo(30), id: 'first', order: 1 };
 const upper = { id: 'second', name: 'Flood 2', order: 2 };
+const air = (humidity: number) => ({ temperatureK: 295.15, humidity });
 const defect = (kind: DefectKind) => ({
   defects: [{ id: 'd', kind, coatId: 'first' }],
 });
@@ -124,6 +125,8 @@ const CASES: Readonly<Record<string, readonly [fires: PrepFacts, quiet: PrepFact
     facts({ areas: onFace(surface('old resin')) }),
     facts({ areas: onFace(surface('old resin', true)) }),
   ],
+  // 22 °C: 3 K over the dew point is 83.1 % (psychrolib's table in the notes), a warning from 4.3 K.
+  'dew point': [facts({ air: air(0.832) }), facts({ air: air(0.76) })],
   'fit for use': [
     facts({ coats: [coat({ fit: ['food not declared'] })] }),
     // Another coat lies over it: the piece meets that one.
