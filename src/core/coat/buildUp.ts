@@ -100,6 +100,7 @@ const BARE: OnArea<never> = {
  * What lies on every area of a piece: the one answer for ledger, intention, preparation, section and map.
  * @param areas all areas of the piece, depths in m @param coats in any order, those that are to be counted
  * @param layers those that are to be counted; one over a coat that is not is left out
+ * @param onCoat told of each coat, lowest first, and of what lies beneath it then; it keeps what it wants of that
  * @returns by the id of the area, each of them
  * Source: geometry. A coat that is poured on the face levels over its recesses; one that is brushed follows their floor.
  */
@@ -107,6 +108,7 @@ export function buildUp<C extends BuildCoat>(
   areas: readonly BuildArea[],
   coats: readonly C[],
   layers: readonly BuildLayer[] = [],
+  onCoat: (coat: C, beneath: ReadonlyMap<string, OnArea<C>>) => void = () => undefined,
 ): ReadonlyMap<string, OnArea<C>> {
   const lies = new Map<string, OnArea<C>>(areas.map((a) => [a.id, BARE]));
   const on = (id: string): OnArea<C> => lies.get(id) ?? BARE;
@@ -116,6 +118,7 @@ export function buildUp<C extends BuildCoat>(
   };
   layAll(null);
   for (const coat of [...coats].sort((a, b) => a.order - b.order)) {
+    onCoat(coat, lies);
     layCoat(coat);
     if (coat.id !== undefined) layAll(coat.id);
   }

@@ -48,7 +48,7 @@ export const FIT_RULES: readonly PrepRule[] = [
     needed: true,
     find: (facts) =>
       facts.waiting
-        .filter((coat) => isTop(facts, coat))
+        .filter((coat) => (coat.fit ?? []).length > 0 && isTop(facts, coat))
         .flatMap((coat) =>
           (coat.fit ?? []).map((fault): TaskDraft => ({
             on: `${coat.id}.${fault}`,

@@ -1,4 +1,4 @@
-import { beneath, reliefRoom, shareProud } from '../../coat';
+import { buildUp, reliefRoom, shareProud } from '../../coat';
 import type { PrepContext } from '../context';
 import type { PrepArea, PrepCoat } from '../facts';
 import { gritSequence } from '../grit';
@@ -23,12 +23,23 @@ const DRIPS = { widthM: 15e-3, sectionM2: 2e-6 } as const;
  * edges, so it is ground for the next edge coat alone; a film over it holds on the face.
  */
 function below(facts: PrepContext, coat: PrepCoat): PrepCoat | undefined {
-  const under = beneath(coat, facts.areas, facts.coats);
-  return coat.areaIds
-    .map((id) => (coat.kind === 'edge' ? under.get(id)?.last : under.get(id)?.top) ?? null)
-    .filter((c) => c !== null)
-    .sort((a, b) => a.order - b.order)
-    .at(-1);
+  const known = belows.get(facts) ?? allBelow(facts);
+  belows.set(facts, known);
+  return known.get(coat.id);
+}
+const belows = new WeakMap<PrepContext, ReadonlyMap<string, PrepCoat>>();
+
+function allBelow({ areas, coats }: PrepContext): ReadonlyMap<string, PrepCoat> {
+  const found = new Map<string, PrepCoat>();
+  buildUp(areas, coats, [], (coat, under) => {
+    for (const id of coat.areaIds) {
+      const on = under.get(id);
+      const lower = coat.kind === 'edge' ? on?.last : on?.top;
+      if (lower && lower.order >= (found.get(coat.id)?.order ?? -Infinity))
+        found.set(coat.id, lower);
+    }
+  });
+  return found;
 }
 
 interface Tooth {
