@@ -46,7 +46,10 @@ function putOldShop(page: Page, version: number, hold: boolean): Promise<void> {
   );
 }
 
-for (const version of Object.keys(FIXTURES).map(Number))
+/** The first, one with photos and the last; every one of them is opened in fake IndexedDB (`oldShops.test.ts`). */
+const SEEN = [1, 4, Math.max(...Object.keys(FIXTURES).map(Number))];
+
+for (const version of SEEN)
   test(`a shop of version ${version} opens in Chromium with nothing lost`, async ({ page }) => {
     await openNothing(page);
     await putOldShop(page, version, false);
