@@ -1,5 +1,6 @@
 import { plainArea } from '@/records';
 import type { Bench } from './acts';
+import { oldEpoxy } from './pieceSpec';
 
 /**
  * A tray whose pour failed: a pit to fill, colours, a dome as high as is safe, and a back. Everything is planned,
@@ -20,12 +21,7 @@ export function tellLampRoomTray(
     edgeHeightM: 0.008,
     edges: ['doming'],
     face: {
-      surface: {
-        kind: 'old resin',
-        resin: { kind: 'epoxy', state: 'hard' },
-        ageDays: 12,
-        sanded: true,
-      },
+      surface: oldEpoxy(12, true),
     },
     about: { use: { hotCups: true, food: false, daylight: false } },
     more: [

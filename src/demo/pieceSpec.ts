@@ -1,5 +1,5 @@
 import type { Shape } from '@/core/geometry';
-import type { EdgeKind, Support } from '@/core/piece';
+import type { EdgeKind, Support, Surface } from '@/core/piece';
 import type { NewPhoto } from '@/data/repos/survey';
 import { plainArea, type Area, type AreaCut, type Id, type Layer, type Piece } from '@/records';
 
@@ -55,3 +55,9 @@ export function faceRows(spec: PieceSpec, newId: () => Id<'area'>) {
     ...[...ids].map(([name, own]) => ({ ...row, ...places[name], name, id: own, partOf: id })),
   ];
 }
+
+/** Hard old epoxy of so many days. */
+export const oldEpoxy = (ageDays: number, sanded: boolean): Surface => ({
+  ...{ kind: 'old resin', ageDays, sanded },
+  resin: { kind: 'epoxy', state: 'hard' },
+});

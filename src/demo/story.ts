@@ -7,6 +7,7 @@ import { LENS_BOX, lensOutline, lensPhoto, lensPlan } from './lampLens';
 import { tellLampRoomTray } from './lampRoomTray';
 import { tellPlaces } from './places';
 import { hangingPlate, paddleOutline } from './paddle';
+import { oldEpoxy } from './pieceSpec';
 import { dimpledDisc } from './pictures';
 import { DEMO_RESINS } from './resins';
 import { Teller } from './teller';
@@ -49,12 +50,7 @@ function reliefMap(b: Bench, ago: Ago) {
     shape: { kind: 'disc', diameterM: 0.38 },
     ...{ edgeHeightM: 0.012, edges: ['tape wall'] },
     face: {
-      surface: {
-        kind: 'old resin',
-        resin: { kind: 'epoxy', state: 'hard' },
-        ageDays: 40,
-        sanded: true,
-      },
+      surface: oldEpoxy(40, true),
       relief: [{ kind: 'paste', greatestM: 2.4e-3, meanM: 0.9e-3, share: 0.35 }],
     },
   });
@@ -192,12 +188,7 @@ function lens(b: Bench, ago: Ago) {
     shape: { kind: 'outline', outer: lensOutline(), keepBare: [] },
     ...{ edgeHeightM: 0.014, edges: ['doming'] },
     face: {
-      surface: {
-        kind: 'old resin',
-        resin: { kind: 'epoxy', state: 'hard' },
-        ageDays: 6,
-        sanded: false,
-      },
+      surface: oldEpoxy(6, false),
       measured: { by: 'photo', photoId, planPhotoId, box: LENS_BOX, sigmaShare: 0.006 },
     },
     about: { use: { hotCups: false, food: false, daylight: true } },

@@ -1,4 +1,4 @@
-import { insideRing, shapeSides, type Point } from '../geometry';
+import { insideRing, nearestOnSegment, shapeSides, type Point } from '../geometry';
 import { beneath, type BuildArea, type BuildCoat } from './buildUp';
 import type { Ground } from './ground';
 import type { BuildLayer } from './layer';
@@ -19,11 +19,9 @@ const BESIDE_M = 1e-3;
 /** A bead of resin is about two thirds as high in the mean as in the middle: that of a parabola. */
 const MEAN_SHARE = 2 / 3;
 
-const offSegment = ([x, y]: Point, a: Point, b: Point): number => {
-  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-  const t = ((x - a[0]) * dx + (y - a[1]) * dy) / (dx * dx + dy * dy || 1);
-  const s = Math.min(1, Math.max(0, t));
-  return Math.hypot(a[0] + s * dx - x, a[1] + s * dy - y);
+const offSegment = (p: Point, a: Point, b: Point): number => {
+  const [x, y] = nearestOnSegment(p, a, b);
+  return Math.hypot(x - p[0], y - p[1]);
 };
 
 /** Whether a line runs along the whole of a stretch, given by its points. */

@@ -72,4 +72,5 @@ export {
   type Placed,
   type Region,
 } from './workRegion';
+export { nearestOnSegment } from './nearestOnSegment';
 export { spacedRing, thinRing } from './thinRing';

@@ -45,7 +45,6 @@ export function againOf(
   others: readonly DoneTask[],
   { nowMs, coats, turnedMs = null, repaired = [] }: AgainFacts,
 ): Again | null {
-  // What lay in its place before was settled by the coat over it.
   const since = others
     .filter((o) => o.doneMs > doneMs && dependsOn(task, o.task))
     .sort((a, b) => b.doneMs - a.doneMs)[0];

@@ -1,6 +1,7 @@
 import { prepContext, type PrepContext } from './context';
 import type { PrepFacts } from './facts';
 import { BENCH_RULES } from './rules/bench';
+import { DAMP_RULES } from './rules/damp';
 import { FIT_RULES } from './rules/fit';
 import { LAY_RULES } from './rules/lay';
 import { LAYER_RULES } from './rules/layers';
@@ -17,6 +18,7 @@ export const PREP_RULES: readonly PrepRule[] = [
   ...SANDING_RULES,
   ...LAY_RULES,
   ...MASK_RULES,
+  ...DAMP_RULES,
   ...BENCH_RULES,
 ];
 

@@ -1,4 +1,4 @@
-import { insideRing, ringArea, thinRing, type Point } from '../geometry';
+import { insideRing, nearestOnSegment, ringArea, thinRing, type Point } from '../geometry';
 import { itemAt } from '../numeric';
 import { contourOf } from './contourOf';
 import { fromCell, toCell, type Raster } from './raster';
@@ -36,15 +36,11 @@ const PICK_CELLS = 3;
 const far = ([ax, ay]: Point, [bx, by]: Point): number => Math.hypot(ax - bx, ay - by);
 
 /** The point of a ring that is nearest. */
-function nearestOn(ring: readonly Point[], [x, y]: Point): Point {
+function nearestOn(ring: readonly Point[], p: Point): Point {
   let [best, least]: [Point, number] = [itemAt(ring, 0), Infinity];
   ring.forEach((a, i) => {
-    const b = ring[(i + 1) % ring.length] ?? a;
-    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-    const t = ((x - a[0]) * dx + (y - a[1]) * dy) / (dx * dx + dy * dy || 1);
-    const s = Math.min(1, Math.max(0, t));
-    const at: Point = [a[0] + s * dx, a[1] + s * dy];
-    const d = far(at, [x, y]);
+    const at = nearestOnSegment(p, a, ring[(i + 1) % ring.length] ?? a);
+    const d = far(at, p);
     if (d < least) [best, least] = [at, d];
   });
   return best;

@@ -4,7 +4,8 @@ import { DAMAGE_KINDS } from '@/core/piece';
 import { Button } from '@/ui/Button';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import { damageSizes, type DamageDraft } from './draft';
+import { damageSizes } from './damageSizes';
+import type { DamageDraft } from './draft';
 import { useSurvey } from './SurveyContext';
 
 const SIZE_LABEL = { length: 'Length', width: 'Width', depth: 'Depth' } as const;

@@ -60,12 +60,6 @@ export interface DamageDraft {
   readonly depth: string;
 }
 
-/** The sizes that matter for a kind of damage. */
-export function damageSizes(kind: DamageKind): readonly ('length' | 'width' | 'depth')[] {
-  if (kind === 'dent') return ['length', 'width', 'depth'];
-  return kind === 'loose relief' ? ['length', 'width'] : ['length'];
-}
-
 export interface AreaDraft {
   readonly id: Id<'area'> | null;
   readonly name: string;

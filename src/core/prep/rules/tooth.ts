@@ -1,10 +1,11 @@
-import { buildUp, reliefRoom, shareProud } from '../../coat';
+import { reliefRoom, shareProud } from '../../coat';
 import type { PrepContext } from '../context';
 import type { PrepArea, PrepCoat } from '../facts';
 import { gritSequence } from '../grit';
 import { need } from '../materials';
 import type { DefectKind } from '../../piece';
 import type { PrepRule, TaskDraft } from '../task';
+import { below } from './below';
 import { filmOn, sanding } from './sandWork';
 
 const TRADE = 'Common practice, no source.';
@@ -17,30 +18,6 @@ const SPOT_M2 = 20e-4;
 /** Strip along an edge that a lip or drips need, m, and matter for each metre, m². Judgement, no source. */
 const LIP = { widthM: 10e-3, sectionM2: 0.25e-6 } as const;
 const DRIPS = { widthM: 15e-3, sectionM2: 2e-6 } as const;
-
-/**
- * What a coat lies on, poured or still planned: the topmost coat that covers one of its areas. An edge coat only wets
- * edges, so it is ground for the next edge coat alone; a film over it holds on the face.
- */
-function below(facts: PrepContext, coat: PrepCoat): PrepCoat | undefined {
-  const known = belows.get(facts) ?? allBelow(facts);
-  belows.set(facts, known);
-  return known.get(coat.id);
-}
-const belows = new WeakMap<PrepContext, ReadonlyMap<string, PrepCoat>>();
-
-function allBelow({ areas, coats }: PrepContext): ReadonlyMap<string, PrepCoat> {
-  const found = new Map<string, PrepCoat>();
-  buildUp(areas, coats, [], (coat, under) => {
-    for (const id of coat.areaIds) {
-      const on = under.get(id);
-      const lower = coat.kind === 'edge' ? on?.last : on?.top;
-      if (lower && lower.order >= (found.get(coat.id)?.order ?? -Infinity))
-        found.set(coat.id, lower);
-    }
-  });
-  return found;
-}
 
 interface Tooth {
   readonly areas: readonly PrepArea[];
@@ -96,12 +73,6 @@ export function softBelow(
 } | null {
   const tooth = toothOf(facts, coat);
   return tooth?.window ? { areaIds: tooth.areas.map((a) => a.id), ...tooth.window } : null;
-}
-
-/** When the coat that lies below on these areas can be touched; null where none lies. */
-export function handledMs(facts: PrepContext, areaIds: readonly string[]): number | null {
-  const under = areaIds.flatMap((id) => facts.on(id).top?.poured?.handleMs ?? []);
-  return under.length > 0 ? Math.max(...under) : null;
 }
 
 /** Tooth for one coat: to be sanded, to be skipped until, or nothing. */
