@@ -60,8 +60,13 @@ export interface Stales {
   readonly 'already taken back': null;
   readonly 'something else was done since': null;
   readonly 'done in the future': null;
+  /** Another tab ticked it first. */
+  readonly 'done elsewhere': { readonly atMs: number };
+  readonly 'that side lies up already': null;
   readonly 'waived without a reason': null;
   readonly 'not a step of your own': null;
+  readonly 'no steps to keep': null;
+  readonly 'list gone': null;
   readonly 'defect already repaired': null;
 }
 export type StaleCode = keyof Stales;

@@ -6,7 +6,8 @@ import type { ShopDb } from '@/data/db';
 import { noteDefect, repairDefect, writeLogNote } from '@/data/repos/bench';
 import { planCoat } from '@/data/repos/coats';
 import { addLayer } from '@/data/repos/layers';
-import { addTask, doTask, waiveTask, type Doing, type NewTask } from '@/data/repos/prep';
+import { addTask, keepTemplate, type NewTask } from '@/data/repos/ownSteps';
+import { doTask, waiveTask, type Doing } from '@/data/repos/prep';
 import { noteRoom } from '@/data/repos/room';
 import { startSession } from '@/data/repos/session';
 import { addPiece, changeSurvey, surveyOf } from '@/data/repos/survey';
@@ -133,9 +134,23 @@ export class Bench {
     });
   }
 
-  ask(atMs: number, piece: string, told: Omit<Extract<NewTask, { kind: 'note' }>, 'kind'>): void {
+  keepList(atMs: number, piece: string, name: string): void {
     this.story.at(atMs, async (db, c) =>
-      addTask(db, c, (await pieceNamed(db, piece)).id, { kind: 'note', ...told }),
+      keepTemplate(db, c, (await pieceNamed(db, piece)).id, name),
+    );
+  }
+
+  ask(
+    atMs: number,
+    piece: string,
+    told: Pick<NewTask, 'title' | 'needed'> &
+      Partial<Pick<Extract<NewTask, { kind: 'note' }>, 'on' | 'labelS'>>,
+  ): void {
+    this.story.at(atMs, async (db, c) =>
+      addTask(db, c, (await pieceNamed(db, piece)).id, {
+        ...{ kind: 'note', areaIds: [], on: { at: 'next' }, labelS: 0 },
+        ...told,
+      }),
     );
   }
 

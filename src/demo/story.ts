@@ -75,7 +75,6 @@ function reliefMap(b: Bench, ago: Ago) {
   b.ask(ago(0, 4.9), name, {
     title: 'Ask the museum whether the ridge stays proud',
     needed: false,
-    areaIds: [],
   });
   b.waive(
     ago(0, 4.4),
@@ -121,6 +120,12 @@ function tiles(b: Bench, ago: Ago) {
   });
   b.coat(ago(8, 4), name, { name: 'Flood 1', kind: 'flood', resin: MILLRACE, thicknessM: 2e-3 });
   b.pour(ago(0, 8.2), name, 'Flood 1', 22);
+  for (const [i, title] of ['Glue felt on the backs', 'Wrap in the museum’s own paper'].entries())
+    b.ask(ago(0, 4.8 - i / 10), name, {
+      ...{ title, needed: true, on: { at: 'last' as const } },
+      labelS: i === 0 ? 24 * 3600 : 0,
+    });
+  b.keepList(ago(0, 4.6), name, 'Ticket hall: what comes last');
 }
 
 function board(b: Bench, ago: Ago) {
@@ -174,6 +179,8 @@ function paddle(b: Bench, ago: Ago) {
     face: { surface: { kind: 'ink', resin: null, ageDays: 3, sanded: false } },
   });
   b.coat(ago(2, 5), name, { name: 'Flood 1', kind: 'flood', resin: LANTERN, thicknessM: 1.6e-3 });
+  // The handle is taped before the can is shaken: no spray on it.
+  b.do(ago(1, 2.3), name, 'mask', 'Flood 1');
   b.do(ago(1, 2), name, 'fix art', 'Flood 1');
   b.do(ago(0, 5.2), name, 'rub test', 'Flood 1', { result: 'colour comes off' });
 }
@@ -224,8 +231,10 @@ function canvas(b: Bench, ago: Ago) {
   b.coat(ago(1, 3.9), name, {
     ...{ name: 'Flood 1', kind: 'flood', resin: MILLRACE, thicknessM: 1.4e-3 },
   });
-  b.do(ago(0, 4), name, 'tear', 'Skim');
-  b.note(ago(0, 3.95), 'Timetable canvas: back brushed with water, the cloth is tight again.');
+  b.do(ago(0, 6.5), name, 'tear', 'Skim');
+  b.do(ago(0, 6.4), name, 'tear wet', 'Skim');
+  b.note(ago(0, 4.2), 'Timetable canvas: dry from the wetting, the cloth is tight again.');
+  b.do(ago(0, 4), name, 'tear base', 'Skim');
 }
 
 /** Small and open all round: flooded over the edge, then worked with colours. */

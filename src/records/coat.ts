@@ -38,6 +38,8 @@ export interface Coat {
   readonly line: DrawnLine | null;
   /** When it has cured the dams of its areas come off, and their edges are open from then on. */
   readonly freesDams: boolean;
+  /** Silicone oil in one of its colours, or release spray on its dam: the next coat draws back over it. */
+  readonly silicone: boolean;
   /** Lines of the ledger that the user set. */
   readonly overrides: readonly LedgerOverride[];
   /** Colours of an art coat and their shares of the mix; what is left is the clear ground. */
@@ -66,6 +68,7 @@ const PLAIN = {
   coverage: 1,
   line: null,
   freesDams: false,
+  silicone: false,
   colours: [],
   overrides: [],
   restS: DEFAULT_REST_S,
@@ -163,6 +166,7 @@ export const COATS = defineRecord<Coat>()({
         otherwise: Joi.valid(null).required(),
       }),
       freesDams: flag(),
+      silicone: flag(),
       overrides: listOf(override(parts), LEDGER_LINES.length).unique('line'),
       colours: listOf(Joi.object({ name: name(), share: number().greater(0).max(1) }), 12),
       restS: number().min(0).max(86400),

@@ -31,6 +31,7 @@ export type { Resin } from './resin';
 export type { WetSession } from './session';
 export { DEFAULT_SETTINGS, type Settings } from './settings';
 export { TASKS, type PrepRecord } from './task';
+export { TEMPLATES, type Template, type TemplateStep } from './template';
 export {
   standingActs,
   undoneAct,

@@ -33,6 +33,8 @@ export const LOG_KINDS = [
   'prep added',
   'prep changed',
   'prep removed',
+  'list kept',
+  'list dropped',
   'defect noted',
   'defect repaired',
   'photo added',

@@ -13,11 +13,12 @@ import { RESINS } from './resin';
 import { SESSIONS } from './session';
 import { SETTINGS } from './settings';
 import { TASKS } from './task';
+import { TEMPLATES } from './template';
 
 /** Every table of the shop. A new one is a file of its own and its name here. */
 const ALL = [
   ...[SETTINGS, PIECES, AREAS, RESINS, COATS, LAYERS, SESSIONS, BATCHES],
-  ...[DEFECTS, PHOTOS, TASKS, AIR, DRAFTS, LOG],
+  ...[DEFECTS, PHOTOS, TASKS, TEMPLATES, AIR, DRAFTS, LOG],
 ] as const;
 type Definition = (typeof ALL)[number];
 

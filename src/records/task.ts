@@ -13,7 +13,7 @@ export interface PrepRecord extends TaskRecord {
   readonly own: OwnTask | null;
 }
 
-function own({ Joi, flag, id, ids, name, oneOf }: Parts) {
+function own({ Joi, flag, id, ids, name, number, oneOf }: Parts) {
   const grit = () => oneOf(grits('P'));
   return Joi.object({
     kind: oneOf(['note', 'sand']),
@@ -21,10 +21,19 @@ function own({ Joi, flag, id, ids, name, oneOf }: Parts) {
     title: name(),
     needed: flag(),
     areaIds: ids(0),
+    on: Joi.object({ at: oneOf(['next', 'coat', 'last']) })
+      .when('.at', { is: 'coat', then: Joi.object({ coatId: id() }) })
+      .required(),
+    turn: number().integer().min(0).max(10_000),
   })
     .when('.kind', {
       is: 'sand',
       then: Joi.object({ fromGrit: grit(), toGrit: grit(), areaIds: ids(1) }),
+      otherwise: Joi.object({
+        labelS: number()
+          .min(0)
+          .max(120 * 86400),
+      }),
     })
     .allow(null)
     .required();

@@ -64,7 +64,7 @@ const batch: Batch = {
 const shopOf = (rows: Partial<ShopRows>) =>
   keepShop({
     ...{ settings: [DEFAULT_SETTINGS], pieces: [piece], areas: [face], resins: [resin], coats: [] },
-    ...{ sessions: [], batches: [], defects: [], tasks: [], layers: [], air: [] },
+    ...{ sessions: [], batches: [], defects: [], tasks: [], templates: [], layers: [], air: [] },
     ...rows,
   }).shop;
 const asks = (rows: Partial<ShopRows>): readonly Ask[] =>

@@ -10,7 +10,7 @@ import {
 } from '@/records';
 import { readViews, viewPiece, type CoatView, type PieceView } from './coatView';
 import { byId } from './ofPiece';
-import { holdsOf, maskClocks, wasMasked, type MaskClock } from './prepView';
+import { holdsOf, leftSteps, maskClocks, wasMasked, type MaskClock } from './prepView';
 import { each, type RowTrouble, type Tolerated } from './rowTrouble';
 import type { Shop } from './shop';
 
@@ -42,6 +42,8 @@ export type Ask =
   | { readonly is: 'mask'; readonly mask: MaskClock }
   /** A mask that nobody noted, by the window of the sheet. */
   | { readonly is: 'unmask'; readonly opensMs: number; readonly closesMs: number }
+  /** Every coat lies, and steps are left before it can go. */
+  | { readonly is: 'finish'; readonly left: readonly PlacedTask[] }
   /** Only time. */
   | { readonly is: 'cure'; readonly coat: CoatView; readonly atMs: number }
   | { readonly is: 'hand over' };
@@ -109,6 +111,11 @@ function unmaskAsk(shop: Shop, { piece, areas, top }: PieceView): Ask[] {
   return [{ is: 'unmask', opensMs: window.opensMs, closesMs: window.closesMs }];
 }
 
+function finishAsk(shop: Shop, { piece, upcoming }: PieceView, nowMs: number): Ask[] {
+  const left = upcoming ? [] : leftSteps(shop, piece, nowMs);
+  return left.length > 0 ? [{ is: 'finish', left }] : [];
+}
+
 function asksOf(shop: Shop, view: PieceView, nowMs: number): readonly Ask[] {
   const { coats, openDefects, piece, top } = view;
   if (coats.length === 0) return [{ is: 'plan' }];
@@ -118,6 +125,7 @@ function asksOf(shop: Shop, view: PieceView, nowMs: number): readonly Ask[] {
     ...coatAsk(shop, view, nowMs),
     ...maskClocks(shop, piece, nowMs).map((mask) => ({ is: 'mask', mask }) as const),
     ...unmaskAsk(shop, view),
+    ...finishAsk(shop, view, nowMs),
     ...(top && next ? [{ is: 'cure', coat: top, atMs: next.atMs } as const] : []),
   ];
   return asks.length > 0 ? asks : [{ is: 'hand over' }];

@@ -84,6 +84,7 @@ export function coatInstants(coat: Coat, sheet: ResinSheet, nowMs: number): Coat
     recoatOpensMs: window('recoat')?.opensMs ?? pouredMs,
     recoatClosesMs: window('recoat')?.closesMs ?? Infinity,
     handleMs: window('handle')?.opensMs ?? pouredMs,
+    curedMs: spans.find((s) => s.state === 'fully cured')?.fromMs ?? Infinity,
   };
 }
 
@@ -110,6 +111,22 @@ function spanOf(face: Area | undefined): number {
   const span = Math.max(widthM, heightM, 1e-3);
   spans.set(face, span);
   return span;
+}
+
+/** A surface that was read counts for an hour, ms: it follows the room. Judgement, no source. */
+const SURFACE_HOLDS_MS = 3_600_000;
+
+/** The air as it was noted last, with the surface where that was read not long before. */
+export function airAt(air: PrepRows['air'], nowMs: number): NonNullable<PrepFacts['air']> | null {
+  const past = air.filter((a) => a.fromMs <= nowMs);
+  const last = past.at(-1);
+  if (!last) return null;
+  const read = past.findLast((a) => a.surfaceK !== null);
+  const surfaceK =
+    read && nowMs - read.fromMs <= SURFACE_HOLDS_MS && read.fromMs > last.fromMs - SURFACE_HOLDS_MS
+      ? read.surfaceK
+      : null;
+  return { temperatureK: last.temperatureK, humidity: last.humidity, surfaceK };
 }
 
 const recordOf = (records: readonly PrepRecord[], key: string) =>
@@ -166,7 +183,7 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
     ...{ up: piece.up, turnedMs: piece.turnedMs },
     daylight: piece.use.daylight,
     hardware: piece.marks.map((m) => m.name),
-    air: rows.air.filter((a) => a.fromMs <= nowMs).at(-1) ?? null,
+    air: airAt(rows.air, nowMs),
     slope: piece.level?.tilt ? steepest(piece.level.tilt).slope : null,
     slopeMs: piece.level?.readMs ?? null,
     spanM: face && leans(piece) ? reachOf(face.shape, uphill(piece)).lengthM : spanOf(face),
@@ -176,10 +193,12 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
       const sheet = resin?.sheet;
       const fit = resin ? fitFaults(piece.use, resin.declared) : [];
       const { id, name, kind, order, areaIds, thicknessM, staysM, coverage, freesDams } = coat;
+      const { silicone, colours } = coat;
       const poured = sheet ? coatInstants(coat, sheet, nowMs) : null;
       const covers = coversOf(areaIds, areas, wholes, told);
       return {
         ...{ id, name, kind, order, areaIds, thicknessM, staysM, coverage, freesDams, poured },
+        ...{ silicone, coloured: colours.length > 0 },
         ...(covers && { covers }),
         ...(fit.length > 0 && { fit }),
       };

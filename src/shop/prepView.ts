@@ -76,7 +76,7 @@ const upTo = (prep: PiecePrep, coatId: string | null): ((t: PlacedTask) => boole
 };
 
 const TO_DO: readonly PlacedTask['state'][] = ['open', 'redo', 'blocked', 'waiting', 'later'];
-export const isToDo = (placed: PlacedTask): boolean => TO_DO.includes(placed.state);
+export const isToDo = (placed: Pick<PlacedTask, 'state'>): boolean => TO_DO.includes(placed.state);
 
 /** What is to be done on a piece before its next coat, and what waits for no coat. */
 export function dueTasks(prep: PiecePrep): readonly PlacedTask[] {
@@ -127,6 +127,21 @@ export function maskClocks(shop: Shop, piece: Piece, nowMs: number): MaskClock[]
       : [],
   );
 }
+
+/** Whether a step may be left after the last coat; a cheap look at its rows before a whole plan is made. */
+const mayWantMore = ({ tasks }: Shop, { id }: Piece): boolean =>
+  ofPiece(tasks, id).some(
+    (t) => t.rule === 'mask' || (t.own?.on.at === 'last' && t.state === 'open'),
+  );
+
+/** Needed steps that are left once every coat lies; masks have clocks of their own. */
+export const leftSteps = (shop: Shop, piece: Piece, nowMs: number): readonly PlacedTask[] =>
+  mayWantMore(shop, piece)
+    ? prepOf(shop, piece, nowMs).state.tasks.filter(
+        ({ task, state }) =>
+          task.coatId === null && task.needed && !task.removal && isToDo({ state }),
+      )
+    : [];
 
 /** Layers that are drying on a piece. */
 export const dryingTasks = (shop: Shop, piece: Piece, nowMs: number): readonly PlacedTask[] =>

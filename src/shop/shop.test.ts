@@ -51,10 +51,10 @@ const ROWS: ShopRows = {
   areas: [area('a'), area('b')],
   resins: [resin('r', 'Clear')],
   coats: [coat('a', 2), coat('a', 1), coat('b', 1)],
-  ...{ sessions: [], batches: [], defects: [], tasks: [], layers: [] },
+  ...{ sessions: [], batches: [], defects: [], tasks: [], templates: [], layers: [] },
   air: [
-    { id: asId('late'), fromMs: 2, temperatureK: 295, humidity: 0.5 },
-    { id: asId('soon'), fromMs: 1, temperatureK: 295, humidity: 0.5 },
+    { id: asId('late'), fromMs: 2, temperatureK: 295, humidity: 0.5, surfaceK: null },
+    { id: asId('soon'), fromMs: 1, temperatureK: 295, humidity: 0.5, surfaceK: null },
   ],
 };
 const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;

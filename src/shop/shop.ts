@@ -15,6 +15,7 @@ import {
   type Resin,
   type Settings,
   type Tables,
+  type Template,
   type WetSession,
 } from '@/records';
 import { ofPiece } from './ofPiece';
@@ -35,6 +36,8 @@ export interface Shop {
   readonly batches: readonly Batch[];
   readonly defects: readonly Defect[];
   readonly tasks: readonly PrepRecord[];
+  /** Lists of steps that the shop keeps, by name. */
+  readonly templates: readonly Template[];
   /** Oldest first. */
   readonly air: readonly AirReading[];
 }

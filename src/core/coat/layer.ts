@@ -33,7 +33,10 @@ export interface Layered {
   readonly pores: Porosity | null;
 }
 
-export const LAYER_LIMITS = { greatestM: { max: 0.2 }, labelS: { max: 120 * 86400 } } as const;
+export const LAYER_LIMITS = {
+  greatestM: { max: 0.2 },
+  labelS: { min: 60, max: 120 * 86400 },
+} as const;
 
 /** What is usual of a layer. Heights in m, times in s. Common practice, no source; thicknesses judgement. */
 export interface LayerFacts {

@@ -16,6 +16,7 @@ export {
   OLD_RESINS,
   OLD_STATES,
   SURFACES,
+  usualGround,
   WALL_KINDS,
   type AreaKind,
   type CoatKind,

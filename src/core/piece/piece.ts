@@ -68,6 +68,21 @@ export interface Surface {
   readonly sanded: boolean;
 }
 
+/**
+ * What a support is taken for until somebody says more: the answer that costs a step, never the one that leaves it out.
+ * Wood, cloth and paper drink; a casting is hard, and gives the next coat nothing to hold. Common practice, no source.
+ */
+export function usualGround(support: Support): {
+  readonly porosity: Porosity;
+  readonly surface: Extract<Surface['kind'], 'bare' | 'old resin'>;
+} {
+  const drinks = support === 'bare wood' || support === 'canvas' || support === 'paper on board';
+  return {
+    porosity: drinks ? 'porous' : 'sealed',
+    surface: support === 'cured resin' ? 'old resin' : 'bare',
+  };
+}
+
 export const DAMAGE_KINDS = ['tear', 'gap at the rim', 'dent', 'loose relief'] as const;
 export type DamageKind = (typeof DAMAGE_KINDS)[number];
 /** A fault of the support. Width and depth are 0 where they do not matter. */

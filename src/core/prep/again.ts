@@ -20,12 +20,23 @@ export const HOLDS_MS: Readonly<Partial<Record<PrepStep, number>>> = {
   level: 24 * HOUR_MS,
 };
 /** Steps that a pour on the same ground undoes; masks, props and level stand through it. Common practice, no source. */
-const POUR_SPOILS: readonly PrepStep[] = ['loose', 'sand', 'dust', 'wipe', 'warm'];
+const POUR_SPOILS: readonly PrepStep[] = ['degrease', 'loose', 'sand', 'dust', 'wipe', 'warm'];
 /** Steps that a piece loses when it is turned over. Common practice, no source. */
-const TURN_SPOILS: readonly PrepStep[] = ['dust', 'level', 'wipe', 'warm'];
+const TURN_SPOILS: readonly PrepStep[] = ['dust', 'props', 'level', 'wipe', 'warm'];
 
 /** Steps that a repair on the same ground undoes. Common practice, no source. */
 const REPAIR_SPOILS: readonly PrepStep[] = ['sand', 'dust', 'mask', 'level', 'wipe', 'warm'];
+
+/** How long what was cleaned holds under a cover, ms. Judgement, no source. */
+const COVERED_MS = 24 * HOUR_MS;
+const COVER_KEEPS: readonly PrepStep[] = ['wipe', 'warm'];
+
+/** Whether the cover went on over what had been cleaned, within the time that that holds open. */
+const covers = ({ task, doneMs }: DoneTask, cleaned: PrepTask, cleanedMs: number): boolean =>
+  task.rule === 'covered' &&
+  task.coatId === cleaned.coatId &&
+  doneMs >= cleanedMs &&
+  doneMs - cleanedMs <= (HOLDS_MS[cleaned.step] ?? Infinity);
 
 /** A task that was done, and when. */
 export interface DoneTask {
@@ -67,7 +78,8 @@ export function againOf(
   if (repair) return { why: 'repaired since', title: repair.kind, atMs: repair.atMs };
   if (TURN_SPOILS.includes(task.step) && turnedMs !== null && turnedMs > doneMs)
     return { why: 'turned since', atMs: turnedMs };
-  const holdsMs = HOLDS_MS[task.step];
+  const covered = COVER_KEEPS.includes(task.step) && others.some((o) => covers(o, task, doneMs));
+  const holdsMs = covered ? COVERED_MS : HOLDS_MS[task.step];
   return holdsMs !== undefined && nowMs - doneMs > holdsMs
     ? { why: 'too long ago', holdsMs }
     : null;

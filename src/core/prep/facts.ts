@@ -91,6 +91,7 @@ export interface CoatInstants {
   readonly recoatOpensMs: number;
   readonly recoatClosesMs: number;
   readonly handleMs: number;
+  readonly curedMs: number;
 }
 
 export interface PrepCoat {
@@ -108,6 +109,10 @@ export interface PrepCoat {
   readonly freesDams?: boolean;
   /** What it covers; each of its areas by itself when left out. */
   readonly covers?: readonly PrepCover[];
+  /** Silicone oil was in a colour of it, or release spray on its dam. */
+  readonly silicone?: boolean;
+  /** It has colours. */
+  readonly coloured?: boolean;
   /** What stands against its resin for the use of the piece. */
   readonly fit?: readonly FitFault[];
   /** Null until it is poured. */
@@ -158,7 +163,7 @@ export interface PrepFacts {
   readonly daylight: boolean;
   readonly hardware: readonly string[];
   /** The room's air as it was noted last; null: nobody noted it. */
-  readonly air?: Air | null;
+  readonly air?: (Air & { readonly surfaceK?: number | null }) | null;
   /** Steepest slope that was read on the propped piece, rise over run; null: not read. */
   readonly slope: number | null;
   /** When that was read; left out: just now. */
@@ -181,24 +186,35 @@ export interface PrepFacts {
   readonly own: readonly OwnTask[];
 }
 
+/** What a step of the user's own waits with: whatever comes next, one coat, or it comes after the last. */
+export type OwnPlace =
+  | { readonly at: 'next' }
+  | { readonly at: 'coat'; readonly coatId: string }
+  | { readonly at: 'last' };
+
+interface Own {
+  readonly key: string;
+  readonly title: string;
+  /** It holds its coat back. */
+  readonly needed: boolean;
+  readonly areaIds: readonly string[];
+  readonly on: OwnPlace;
+  /** Its place among the user's own. */
+  readonly turn: number;
+}
+
 /** A task of the user's own. */
 export type OwnTask =
-  | {
+  | (Own & {
       readonly kind: 'note';
-      readonly key: string;
-      readonly title: string;
-      readonly needed: boolean;
-      readonly areaIds: readonly string[];
-    }
-  | {
+      /** How long it dries by its label, s; 0: it does not. */
+      readonly labelS: number;
+    })
+  | (Own & {
       readonly kind: 'sand';
-      readonly key: string;
-      readonly title: string;
-      readonly needed: boolean;
-      readonly areaIds: readonly string[];
       /** P grits. */
       readonly fromGrit: number;
       readonly toGrit: number;
-    };
+    });
 
 export type RubResult = 'clean' | 'colour comes off';

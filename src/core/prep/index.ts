@@ -18,6 +18,7 @@ export {
   type CoatInstants,
   type LaidMask,
   type MaskMethod,
+  type OwnPlace,
   type OwnTask,
   type PrepArea,
   type PrepCoat,
@@ -40,6 +41,9 @@ export {
 export { MASK_FACTS, maskMaterials, removal } from './masks';
 export { soldAs, sumMaterials, type MaterialNeed, type MaterialSum } from './materials';
 export { coatOrder, planPrep, PREP_RULES } from './planPrep';
+export { allNow } from './allNow';
+export { READY_STEPS, type ReadyStep } from './ready';
+export { DEW_MARGIN_K, dewExplanation, dewMargin, METER_K, type DewMargin } from './rules/damp';
 export { dependsOn, mustPrecede } from './order';
 export { HOLDS_MS, type Again } from './again';
 export { earliestPour, type EarliestPour } from './earliest';

@@ -1,24 +1,36 @@
 import { prepContext, type PrepContext } from './context';
 import type { PrepFacts } from './facts';
 import { BENCH_RULES } from './rules/bench';
+import { BETWEEN_RULES } from './rules/between';
+import { CLEAN_RULES } from './rules/clean';
 import { DAMP_RULES } from './rules/damp';
 import { FIT_RULES } from './rules/fit';
+import { FLATTEN_RULES } from './rules/flatten';
 import { LAY_RULES } from './rules/lay';
 import { LAYER_RULES } from './rules/layers';
 import { MASK_RULES } from './rules/masking';
+import { OWN_RULES } from './rules/own';
+import { SANDING_RULES } from './rules/sandings';
 import { SUPPORT_RULES } from './rules/support';
-import { SANDING_RULES } from './rules/tooth';
+import { TEAR_RULES } from './rules/tear';
+import { TOOTH_RULES } from './rules/tooth';
 import { PREP_STEPS, type PrepRule, type PrepTask, type TaskDraft } from './task';
 
 /** Every rule, in the order of the work. */
 export const PREP_RULES: readonly PrepRule[] = [
   ...FIT_RULES,
   ...SUPPORT_RULES,
+  ...TEAR_RULES,
+  ...BETWEEN_RULES,
   ...LAYER_RULES,
+  ...FLATTEN_RULES,
+  ...TOOTH_RULES,
   ...SANDING_RULES,
   ...LAY_RULES,
   ...MASK_RULES,
   ...DAMP_RULES,
+  ...OWN_RULES,
+  ...CLEAN_RULES,
   ...BENCH_RULES,
 ];
 
@@ -27,11 +39,12 @@ export function taskOf(rule: PrepRule, draft: TaskDraft): PrepTask {
   return {
     key: `${rule.id}:${draft.on}`,
     rule: rule.id,
-    step: rule.step,
+    step: draft.step ?? rule.step,
+    stage: draft.stage ?? null,
     coatId: draft.coatId,
     title: draft.title ?? rule.title,
     how: draft.how ?? rule.how,
-    reason: rule.reason,
+    reason: draft.reason ?? rule.reason,
     source: rule.source,
     needed: draft.needed ?? rule.needed,
     areaIds: draft.areaIds,
@@ -41,6 +54,7 @@ export function taskOf(rule: PrepRule, draft: TaskDraft): PrepTask {
     sanding: draft.sanding ?? null,
     limit: draft.limit ?? null,
     mask: draft.mask ?? null,
+    up: draft.up ?? null,
     removal: draft.removal ?? null,
     problems: draft.problems ?? [],
     cautions: draft.cautions ?? rule.cautions ?? [],

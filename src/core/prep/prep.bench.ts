@@ -56,6 +56,7 @@ function busy(areas: number, coats: number): PrepFacts {
             recoatOpensMs: NOW - 85 * HOUR,
             recoatClosesMs: NOW - 70 * HOUR,
             handleMs: NOW - 60 * HOUR,
+            curedMs: NOW + 40 * HOUR,
           }
         : null,
   });

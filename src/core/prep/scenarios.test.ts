@@ -9,6 +9,7 @@ import {
   found,
   HOUR,
   NOW,
+  OWN,
   pouredAgo,
   relief,
   surface,
@@ -34,7 +35,7 @@ const SITUATIONS: readonly (readonly [string, PrepFacts, must: string[], never: 
       support: 'bare wood',
       areas: [area({ porosity: 'porous', bareOutlineM: 0.2, ...surface('painted') })],
     }),
-    ['seal', 'dry paint', 'edge ground', 'mask', 'wipe'],
+    ['seal', 'dry paint', 'edge ground', 'mask', 'lint'],
     ['fix art', 'tooth', 'belly'],
   ],
   [
@@ -50,7 +51,7 @@ const SITUATIONS: readonly (readonly [string, PrepFacts, must: string[], never: 
   [
     'a relief tile with loose glitter',
     facts({ support: 'tile', areas: [area(relief('fine glitter'), ['tape wall'])] }),
-    ['loose parts', 'mask', 'wipe'],
+    ['loose parts', 'mask', 'brush off'],
     ['seal', 'dry paste', 'edge ground', 'tooth'],
   ],
   [
@@ -123,7 +124,7 @@ const SITUATIONS: readonly (readonly [string, PrepFacts, must: string[], never: 
       areas: [area({ porosity: 'porous' })],
       coats: [coat({ id: 'rim', kind: 'edge', order: 0, poured: pouredAgo(30) }), second],
     }),
-    ['seal', 'wipe'],
+    ['seal', 'lint'],
     ['tooth', 'flatten'],
   ],
   [
@@ -247,9 +248,7 @@ describe('tooth and the recoat window', () => {
 
 describe('facts that contradict are said at the task', () => {
   const own = (areaIds: string[]) => ({
-    own: [
-      { kind: 'sand', key: 'o', title: 'S', needed: true, areaIds, fromGrit: 80, toGrit: 80 },
-    ] as const,
+    own: [{ ...OWN, kind: 'sand', title: 'S', areaIds, fromGrit: 80, toGrit: 80 }] as const,
   });
   it.each<[string, PrepFacts, string, string]>([
     ['gloss over ink', facts({ ...ink, schools: { spray: 'gloss' } }), 'fix art', 'gloss on ink'],

@@ -1,4 +1,5 @@
 import type { HalfPlane } from '../geometry';
+import type { PieceSide } from '../piece';
 import type { Drying } from './drying';
 import type { PrepContext } from './context';
 import type { MaskMethod } from './facts';
@@ -10,22 +11,29 @@ export const PREP_STEPS = [
   'resin',
   'take off',
   'unmask',
+  'lip',
   'repair',
+  'degrease',
   'turn',
   'loose',
   'dry through',
   'shape',
+  'keep bare',
   'seal',
+  'spray',
   'test',
   'ground',
   'sand',
   'dust',
   'lay',
+  'trial',
   'mask',
+  'props',
   'level',
   'wipe',
   'warm',
   'cover',
+  'after',
 ] as const;
 export type PrepStep = (typeof PREP_STEPS)[number];
 
@@ -80,8 +88,16 @@ export interface Removal {
   readonly limitMs: number;
 }
 
+export interface Stage {
+  /** The work that it is a stage of. */
+  readonly of: string;
+  /** From 0. */
+  readonly turn: number;
+}
+
 /** What a rule finds to do. */
 export interface TaskDraft {
+  readonly step?: PrepStep;
   /** Tells tasks of one rule apart: an area, a coat, or both. */
   readonly on: string;
   /** The coat that waits for it; null: whatever comes first. */
@@ -91,12 +107,17 @@ export interface TaskDraft {
   /** Overrides of what the rule says. */
   readonly title?: string;
   readonly how?: string;
+  readonly reason?: string;
+  /** A stage of one piece of work: each counts only after the one before it. */
+  readonly stage?: Stage;
   readonly needed?: boolean;
   readonly materials?: readonly MaterialNeed[];
   readonly drying?: Drying;
   readonly sanding?: SandingPlan;
   readonly limit?: HalfPlane | null;
   readonly mask?: MaskMethod;
+  /** The side that lies up once it is done. */
+  readonly up?: PieceSide;
   readonly removal?: Removal;
   readonly problems?: readonly ProblemName[];
   readonly cautions?: readonly CautionName[];
@@ -128,6 +149,7 @@ export interface PrepTask {
   readonly key: string;
   readonly rule: string;
   readonly step: PrepStep;
+  readonly stage: Stage | null;
   readonly coatId: string | null;
   readonly title: string;
   readonly how: string;
@@ -141,6 +163,7 @@ export interface PrepTask {
   readonly sanding: SandingPlan | null;
   readonly limit: HalfPlane | null;
   readonly mask: MaskMethod | null;
+  readonly up: PieceSide | null;
   readonly removal: Removal | null;
   readonly problems: readonly ProblemName[];
   readonly cautions: readonly CautionName[];

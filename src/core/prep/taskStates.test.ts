@@ -31,22 +31,22 @@ function only(of: PrepFacts, rule: string, records: readonly TaskRecord[], air =
 }
 
 describe('states of a task', () => {
-  const torn = facts({ support: 'canvas', areas: [area(damage('tear'))] });
+  const gap = facts({ areas: [area(damage('gap at the rim'))] });
   it('open, then drying with its clock, then done', () => {
-    expect(only(torn, 'tear', []).state).toBe('open');
-    const wet = only(torn, 'tear', [record(torn, 'tear')]);
+    expect(only(gap, 'rim gap', []).state).toBe('open');
+    const wet = only(gap, 'rim gap', [record(gap, 'rim gap')]);
     expect(wet).toMatchObject({ state: 'drying', untilMs: NOW + 23 * HOUR });
     expect(wet.dry?.latestMs).toBeGreaterThan(wet.dry?.dryMs ?? Infinity);
-    expect(only(torn, 'tear', [record(torn, 'tear', { doneMs: NOW - 25 * HOUR })]).state).toBe(
+    expect(only(gap, 'rim gap', [record(gap, 'rim gap', { doneMs: NOW - 25 * HOUR })]).state).toBe(
       'done',
     );
   });
   it('what comes after it on the same ground is blocked until it is dry', () => {
-    const mask = only(torn, 'mask', [record(torn, 'tear')]);
+    const mask = only(gap, 'mask', [record(gap, 'rim gap')]);
     expect(mask).toMatchObject({ state: 'blocked', untilMs: NOW + 23 * HOUR });
-    expect(mask.blockedBy?.rule).toBe('tear');
+    expect(mask.blockedBy?.rule).toBe('rim gap');
     // A step that is needed first blocks without a clock, too.
-    expect(only(torn, 'mask', [])).toMatchObject({ state: 'blocked', untilMs: null });
+    expect(only(gap, 'mask', [])).toMatchObject({ state: 'blocked', untilMs: null });
   });
   it('what is for an upper coat comes after the one below it on the same areas', () => {
     const two = facts({ coats: [coat(), second] });
@@ -68,12 +68,32 @@ describe('states of a task', () => {
   });
   it('in air that takes no water it never dries, and that is said', () => {
     const soaked = [{ fromMs: 0, temperatureK: 295.15, humidity: 1 }];
-    const wet = only(torn, 'tear', [record(torn, 'tear')], soaked);
+    const wet = only(gap, 'rim gap', [record(gap, 'rim gap')], soaked);
     expect(wet).toMatchObject({ state: 'drying', untilMs: Infinity });
     expect(wet.problems).toContain('air does not dry');
   });
+  it('a tear goes stage by stage, each with its clock, and a stage done too soon does not count', () => {
+    const torn = facts({ support: 'canvas', areas: [area(damage('tear'))] });
+    const states = (...done: [string, number][]) =>
+      placed(
+        torn,
+        done.map(([rule, hours]) => record(torn, rule, { doneMs: NOW - hours * HOUR })),
+      )
+        .tasks.filter((p) => p.task.rule.startsWith('tear'))
+        .map((p) => p.state);
+    expect(states()).toEqual(['open', 'blocked', 'blocked', 'blocked']);
+    expect(states(['tear', 1])).toEqual(['done', 'open', 'blocked', 'blocked']);
+    expect(states(['tear', 2], ['tear wet', 1])).toEqual(['done', 'drying', 'blocked', 'blocked']);
+    // Two hours at the label’s air.
+    expect(states(['tear', 4], ['tear wet', 3])).toEqual(['done', 'done', 'open', 'blocked']);
+    expect(states(['tear', 40], ['tear wet', 39], ['tear base', 30])).toEqual([
+      ...['done', 'done', 'done', 'open'],
+    ]);
+    // The base went on before the cloth was pulled together.
+    expect(states(['tear', 1], ['tear base', 30])).toEqual(['done', 'open', 'blocked', 'blocked']);
+  });
   it('done in the future is not done, and is said', () => {
-    const ahead = only(torn, 'tear', [record(torn, 'tear', { doneMs: NOW + HOUR })]);
+    const ahead = only(gap, 'rim gap', [record(gap, 'rim gap', { doneMs: NOW + HOUR })]);
     expect(ahead).toMatchObject({ state: 'open', problems: ['done in the future'] });
   });
   it('waived stays waived, sanding is skipped inside the window, waiting before it opens', () => {
@@ -152,7 +172,7 @@ describe('the gate', () => {
   it('a layer that is still drying holds it back', () => {
     const painted = facts({ areas: [area(surface('painted'))] });
     // What was laid on the wet paint is held with it.
-    expect(holds(painted, settle(painted), 'flood')).toEqual(['dry paint', 'mask', 'wipe']);
+    expect(holds(painted, settle(painted), 'flood')).toEqual(['dry paint', 'mask', 'lint']);
   });
 });
 

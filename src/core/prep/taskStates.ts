@@ -125,6 +125,10 @@ export function orderTasks(
 /** The coat that is poured before this task's turn: a lower one on the same areas. */
 function coatBefore(coats: PrepFacts['coats'], task: PrepTask): string | null {
   const own = coats.find((c) => c.id === task.coatId);
+  if (task.step === 'after')
+    return (
+      coats.filter((c) => c.poured === null).sort((a, b) => b.order - a.order)[0]?.name ?? null
+    );
   const lower = coats.filter(
     (c) =>
       own !== undefined &&
@@ -143,6 +147,9 @@ function levelledBefore(task: PrepTask, records: readonly TaskRecord[]): TaskRec
   const last = levels.sort((a, b) => (a.doneMs ?? 0) - (b.doneMs ?? 0)).at(-1);
   return last ? { ...last, key: task.key, scope: task.scope } : null;
 }
+
+const isCleaned = ({ task, state }: PlacedTask): boolean =>
+  task.step === 'wipe' && state === 'done';
 
 /** The one that is waited for longest; the last of them when none has a clock. */
 const longest = (tasks: readonly Stated[]): Stated | undefined =>
@@ -207,7 +214,12 @@ export function placeTasks(
   });
   const asked = new Set(tasks.map((t) => t.key));
   const kept = records.filter((r) => r.state !== 'open' && !asked.has(r.key));
-  return { tasks: placed, kept };
+  // What was cleaned can wait under its cover; before that there is nothing to keep.
+  const clean = new Set(placed.flatMap((p) => (isCleaned(p) ? [p.task.coatId] : [])));
+  const shown = placed.filter(
+    (p) => p.task.rule !== 'covered' || p.state !== 'open' || clean.has(p.task.coatId),
+  );
+  return { tasks: shown, kept };
 }
 
 /**

@@ -7,6 +7,7 @@ import v3 from './fixtures/v3.json';
 import v4 from './fixtures/v4.json';
 import v7 from './fixtures/v7.json';
 import v8 from './fixtures/v8.json';
+import v9 from './fixtures/v9.json';
 
 const tablesV1 = v1.tables as unknown as AnyTables;
 const areaV1 = {
@@ -120,7 +121,9 @@ describe('version 3: preparation and the room', () => {
   it('begins the record of the air with the room of the settings', () => {
     // From the first instant that a record may hold.
     const fromMs = Date.UTC(2000, 0, 1);
-    expect(after['air']).toEqual([{ id: 'air-0', fromMs, temperatureK: 295.15, humidity: 0.5 }]);
+    expect(after['air']).toEqual([
+      { id: 'air-0', fromMs, temperatureK: 295.15, humidity: 0.5, surfaceK: null },
+    ]);
     expect(migrate({}, 2)['air']).toEqual([]);
   });
   it('every row it makes passes the schemas of today', () => {
@@ -146,6 +149,8 @@ describe('version 4: coats by intention and what they cost', () => {
         staysM: (coat as { areaIds: string[] }).areaIds.map(() => thicknessM),
         // Version 8: no coat was a line, and no dam came off by a coat.
         ...{ line: null, freesDams: false },
+        // Version 10: nobody noted silicone.
+        silicone: false,
       });
     }
   });
@@ -244,6 +249,29 @@ describe('version 9: old resin told whole, and when a piece was turned', () => {
     for (const piece of after['pieces'] ?? []) expect(piece).toMatchObject({ turnedMs: null });
   });
   it('every row of a shop of version 8 passes the schemas of today', () => {
+    for (const [table, rows] of Object.entries(after))
+      for (const row of rows) expect(rowFaults(table as TableName, row)).toEqual([]);
+  });
+});
+
+describe('version 10: own steps with a place, templates, stages of a tear', () => {
+  const before = v9.tables as unknown as AnyTables;
+  const after = migrate(before, 9);
+  const tasks = (after['tasks'] ?? []) as { rule: string; key: string; doneMs: number | null }[];
+  it('a tear that was mended is mended in all its stages, at the instant that was noted', () => {
+    const [tear] = tasks.filter((t) => t.rule === 'tear');
+    const rest = tasks.filter((t) => t.rule.startsWith('tear '));
+    expect(rest.map((t) => t.rule)).toEqual(['tear wet', 'tear base']);
+    const place = tear?.key.slice('tear:'.length);
+    expect(rest.map((t) => t.key)).toEqual([`tear wet:${place}`, `tear base:${place}`]);
+    for (const stage of rest) expect(stage.doneMs).toBe(tear?.doneMs);
+  });
+  it('a step of one’s own waits for what comes next, and does not dry', () => {
+    const own = (after['tasks'] as { own: object | null }[]).flatMap((t) => t.own ?? []);
+    expect(own).toMatchObject([{ kind: 'note', on: { at: 'next' }, labelS: 0 }]);
+    expect(after['templates']).toEqual([]);
+  });
+  it('every row of a shop of version 9 passes the schemas of today', () => {
     for (const [table, rows] of Object.entries(after))
       for (const row of rows) expect(rowFaults(table as TableName, row)).toEqual([]);
   });

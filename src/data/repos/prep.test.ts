@@ -4,16 +4,15 @@ import type { Coat } from '@/records';
 import { contextAt, freshDb, makeReady, prepRows, shopWithCoat, T0 } from '../test/shop';
 import { changeCoat, planCoat } from './coats';
 import {
-  addTask,
   choosePieceSchools,
   doTask,
   limitSanding,
   moveTask,
-  removeTask,
   reopenTask,
   waiveTask,
   type TaskRef,
 } from './prep';
+import { addTask, removeTask } from './ownSteps';
 import { StaleActionError } from '../errors';
 import { noteRoom } from './room';
 import { startSession } from './session';
@@ -137,6 +136,8 @@ describe('steps of one’s own, order, line and schools', () => {
       title: 'Ask the client',
       needed: true,
       areaIds: [],
+      on: { at: 'next' },
+      labelS: 0,
     });
     const { held, ref } = await stateAt(db, coat, 7);
     expect(held).toEqual(['own note']);
@@ -151,6 +152,7 @@ describe('steps of one’s own, order, line and schools', () => {
       kind: 'sand',
       title: 'Key the face',
       needed: true,
+      on: { at: 'next' },
       areaIds: [...coat.areaIds],
       fromGrit: 120,
       toGrit: 240,

@@ -1,5 +1,5 @@
 import type { HalfPlane } from '@/core/geometry';
-import type { MaskMethod, OwnTask, PrepSchools, PrepTask, RubResult } from '@/core/prep';
+import type { MaskMethod, PrepSchools, PrepTask, RubResult } from '@/core/prep';
 import type { ShopDb } from '../db';
 import { asId, type Id, type LogKind, type Piece, type PrepRecord, TASKS } from '@/records';
 import { act, type ActionContext } from '../write';
@@ -11,7 +11,8 @@ import { turnPiece } from './turn';
 /** The task of a plan that an action is about. */
 export interface TaskRef {
   readonly pieceId: Id<'piece'>;
-  readonly task: Pick<PrepTask, 'key' | 'rule' | 'title' | 'coatId' | 'scope'>;
+  readonly task: Pick<PrepTask, 'key' | 'rule' | 'title' | 'coatId' | 'scope'> &
+    Partial<Pick<PrepTask, 'up'>>;
 }
 
 interface Change {
@@ -63,43 +64,83 @@ export interface Doing {
   readonly doneMs?: number;
   readonly result?: RubResult;
   readonly method?: MaskMethod | null;
+  /** When it was last done as the user saw it, null: never. Left out: whatever stands there is written over. */
+  readonly seenMs?: number | null;
+}
+
+/** @throws StaleActionError when it was ticked elsewhere since the user looked */
+function refuseSeen(doneMs: number | null, { seenMs }: Doing): void {
+  if (seenMs !== undefined && doneMs !== null && doneMs !== seenMs)
+    throw new StaleActionError('done elsewhere', { atMs: doneMs });
+}
+
+/** What a tick changes of the record of a task. */
+function doneChange(
+  { task: { title, coatId, scope } }: TaskRef,
+  known: PrepRecord | undefined,
+  doneMs: number,
+  { result, method = null }: Doing,
+): Change {
+  return {
+    log: known?.state === 'done' ? 'prep redone' : 'prep done',
+    text: result ? `${title}: ${result}` : title,
+    change: {
+      ...{ title, coatId: coatId === null ? null : asId<'coat'>(coatId), scope, method },
+      ...{ state: 'done', doneMs, reason: '', result: result ?? null },
+    },
+    figures: { doneMs },
+  };
 }
 
 /**
  * A task is done, or done again.
- * @throws StaleActionError when it is said to be done in the future
+ * @throws StaleActionError when it is said to be done in the future, or was ticked elsewhere since the user looked
  */
-export function doTask(
+export async function doTask(
   db: ShopDb,
   context: ActionContext,
   ref: TaskRef,
-  { doneMs = context.nowMs, result, method = null }: Doing = {},
+  doing: Doing = {},
 ): Promise<void> {
-  if (doneMs > context.nowMs) return Promise.reject(new StaleActionError('done in the future'));
-  const { title, coatId, scope } = ref.task;
+  const { doneMs = context.nowMs } = doing;
+  if (doneMs > context.nowMs) throw new StaleActionError('done in the future');
   // That a layer was laid stands in its own row.
-  if (ref.task.rule === 'layer')
-    return changeLayer(db, context, layerIdOf(ref), {
-      state: { at: 'laid', laidMs: doneMs, dryMs: null },
-    });
+  if (ref.task.rule === 'layer') {
+    const state = { at: 'laid', laidMs: doneMs, dryMs: null } as const;
+    return changeLayer(db, context, layerIdOf(ref), { state });
+  }
   if (ref.task.rule === 'put right')
     return repairDefect(db, context, asId(ref.task.key.slice('put right:'.length)));
-  if (ref.task.rule === 'turn') return turnPiece(db, context, ref.pieceId).then(() => undefined);
-  return changeTask(db, context, ref, (known) => ({
-    log: known?.state === 'done' ? 'prep redone' : 'prep done',
-    text: result ? `${title}: ${result}` : title,
-    change: {
-      title,
-      coatId,
-      scope,
-      method,
-      state: 'done',
-      doneMs,
-      reason: '',
-      result: result ?? null,
-    },
-    figures: { doneMs },
-  }));
+  if (ref.task.rule === 'turn')
+    return turnPiece(db, context, ref.pieceId, ref.task.up ?? undefined).then(() => undefined);
+  return changeTask(db, context, ref, (known) => {
+    refuseSeen(known?.state === 'done' ? known.doneMs : null, doing);
+    return doneChange(ref, known, doneMs, doing);
+  });
+}
+
+/**
+ * Several tasks are done now, of one piece or of many: all of them in one act, or none.
+ * @throws StaleActionError when one of them was ticked elsewhere since the user looked
+ */
+export function doTasks(
+  db: ShopDb,
+  context: ActionContext,
+  all: readonly { readonly ref: TaskRef; readonly doing: Omit<Doing, 'doneMs'> }[],
+): Promise<void> {
+  return act(db, context, ['pieces', 'tasks'], async (w) => {
+    for (const { ref, doing } of all) {
+      const known = await db.tasks
+        .where('pieceId')
+        .equals(ref.pieceId)
+        .filter((r) => r.key === ref.task.key)
+        .first();
+      refuseSeen(known?.state === 'done' ? known.doneMs : null, doing);
+      const { log, text, change, figures = {} } = doneChange(ref, known, context.nowMs, doing);
+      await w.put('tasks', { ...blank(context, ref), ...known, ...change });
+      await w.log(log, { pieceId: ref.pieceId, coatId: coatOf(ref.task), text, figures });
+    }
+  });
 }
 
 /** A needed task is left out, and why: the reason stands in the log. */
@@ -161,37 +202,6 @@ export function moveTask(
     }
     const { pieceId, task } = moved;
     await w.log('prep changed', { pieceId, coatId: coatOf(task), text: `${task.title}: moved` });
-  });
-}
-
-export type NewTask =
-  Omit<Extract<OwnTask, { kind: 'note' }>, 'key'> | Omit<Extract<OwnTask, { kind: 'sand' }>, 'key'>;
-
-/** Adds a task of the user's own. */
-export function addTask(
-  db: ShopDb,
-  context: ActionContext,
-  pieceId: Id<'piece'>,
-  told: NewTask,
-): Promise<void> {
-  const own: OwnTask = { ...told, key: context.newId() };
-  const rule = own.kind === 'sand' ? 'own sanding' : 'own note';
-  const task = { key: `${rule}:${own.key}`, rule, title: own.title, coatId: null, scope: [] };
-  return changeTask(db, context, { pieceId, task }, () => ({
-    log: 'prep added',
-    text: own.title,
-    change: { own },
-  }));
-}
-
-/** Takes a task of the user's own off the plan; one that was done stays in the log. */
-export function removeTask(db: ShopDb, context: ActionContext, ref: TaskRef): Promise<void> {
-  return act(db, context, ['tasks'], async (w) => {
-    const rows = await db.tasks.where('pieceId').equals(ref.pieceId).toArray();
-    const row = rows.find((r) => r.key === ref.task.key);
-    if (!row?.own) throw new StaleActionError('not a step of your own');
-    await db.tasks.delete(row.id);
-    await w.log('prep removed', { pieceId: ref.pieceId, text: row.title });
   });
 }
 

@@ -16,6 +16,8 @@ export interface RoomReading {
   readonly temperatureK: number;
   /** 0…1; null: not read, so what was known before stays. */
   readonly humidity: number | null;
+  /** Temperature of a surface to be coated; left out or null: not read. */
+  readonly surfaceK?: number | null;
 }
 
 export const ROOM_TABLES = ['air', 'settings', 'coats', 'resins'] as const;
@@ -76,12 +78,16 @@ export async function readingRows(
   const humidity = reading.humidity ?? before?.humidity ?? settings.roomHumidity;
   const room = { ...settings, roomTemperatureK: temperatureK, roomHumidity: humidity };
   return {
-    air: { id, fromMs, temperatureK, humidity },
+    air: { id, fromMs, temperatureK, humidity, surfaceK: reading.surfaceK ?? null },
     settings: !newest || newest.fromMs <= fromMs ? room : null,
     coats: curing.map((coat) => withReading(coat, reading)),
     entry: {
       text: curing.map((c) => c.name).join(', '),
-      figures: { temperatureK, fromMs, ...(reading.humidity !== null && { humidity }) },
+      figures: {
+        ...{ temperatureK, fromMs },
+        ...(reading.humidity !== null && { humidity }),
+        ...(typeof reading.surfaceK === 'number' && { surfaceK: reading.surfaceK }),
+      },
     },
   };
 }

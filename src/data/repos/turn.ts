@@ -6,16 +6,20 @@ import { act, type ActionContext } from '../write';
 
 /**
  * Turns a piece over: its other side lies up from now on.
- * @throws StaleActionError when the piece is gone, or a coat on it does not bear handling yet
+ * @param wanted the side that is to lie up; the other one when left out
+ * @throws StaleActionError when the piece is gone, that side lies up already, or a coat on it does not bear handling yet
  */
 export function turnPiece(
   db: ShopDb,
   context: ActionContext,
   pieceId: Id<'piece'>,
+  wanted?: Piece['up'],
 ): Promise<Piece['up']> {
   return act(db, context, ['pieces', 'coats', 'resins'], async (w) => {
     const piece = await db.pieces.get(pieceId);
     if (!piece) throw new StaleActionError('piece gone');
+    // A second tap must not turn it back.
+    if (piece.up === wanted) throw new StaleActionError('that side lies up already');
     const coats = await db.coats.where('pieceId').equals(pieceId).toArray();
     const resins = await db.resins.toArray();
     for (const coat of coats) {

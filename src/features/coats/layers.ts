@@ -76,10 +76,8 @@ export function readLayer(
         'label',
         /[a-z]/i.test(draft.label) ? draft.label : `${draft.label} h`,
         'duration',
-        {
-          min: 0,
-          max: LAYER_LIMITS.labelS.max,
-        },
+        // No label says 0: what is dry is said where it lies.
+        { min: LAYER_LIMITS.labelS.min, max: LAYER_LIMITS.labelS.max },
       )
     : 0;
   if (draft.areaIds.length === 0) reader.errors.areaIds = 'Choose at least one area.';

@@ -13,6 +13,7 @@ import { Caution } from '@/ui/Caution';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { CureBar } from './CureBar';
+import { SiliconeMark } from './SiliconeMark';
 import { TemperatureForm } from './TemperatureForm';
 import { windowRows, type WindowRow } from './model';
 
@@ -116,8 +117,18 @@ function CoatCure({ view, nowMs }: { view: CoatView; nowMs: number }) {
       </Flex>
       <CureBar clock={clock} nowMs={nowMs} />
       <Windows view={view} nowMs={nowMs} />
+      <SiliconeMark coat={coat} />
     </Panel>
   );
+}
+
+/** One date for all that is hot: that of the window for warm load. */
+function nothingHot({ clock }: CoatView, nowMs: number): string {
+  const warm = clock?.windows.find((w) => w.kind === 'warm load');
+  if (!warm) return 'Nothing hot before it is fully cured.';
+  return warm.opensMs > nowMs
+    ? `Nothing hot before ${clockText(warm.opensMs, nowMs)}.`
+    : `It bears warm things since ${clockText(warm.opensMs, nowMs)}.`;
 }
 
 function Cure({ view }: { view: PieceView }) {
@@ -134,9 +145,9 @@ function Cure({ view }: { view: PieceView }) {
       </Flex>
       <Flex direction="column" gap="4">
         <TemperatureForm key={top.coat.id} view={top} nowMs={now} />
-        <Caution title="Nothing hot before full cure.">
-          Hot cups only after the warm-load window opens, on a heat-rated resin. Food surfaces: what
-          the maker declares, fully cured, and local food-contact rules.
+        <Caution title={nothingHot(top, now)}>
+          Hot cups then on a heat-rated resin only. Food surfaces: what the maker declares, fully
+          cured, and local food-contact rules.
         </Caution>
       </Flex>
     </Grid>

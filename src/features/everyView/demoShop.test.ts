@@ -34,7 +34,7 @@ describe('the demo shop at the bench', () => {
     };
     expect(waits('Relief map')).toBe('One defect to put right');
     expect(waits('Timetable canvas')).toMatch(
-      /^Skim: mend the tear from the back, drying until Wed \d\d:\d\d$/,
+      /^Skim: brush an acrylic base over the front, drying until Wed \d\d:\d\d$/,
     );
     expect(waits('Guard’s paddle')).toMatch(/^Flood 1: (one step|\d steps) to prepare$/);
     expect(waits('Luggage label set')).toBe('Nothing: ready to hand over');

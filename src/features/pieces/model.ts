@@ -1,5 +1,6 @@
 import { clockText } from '@/features/common/clockText';
 import { nextWords, STATE_WORDS } from '@/features/common/stateWords';
+import type { PlacedTask } from '@/core/prep';
 import type { Ask, PieceAt } from '@/shop/instant';
 
 type Prepare = Extract<Ask, { is: 'prepare' }>;
@@ -50,12 +51,22 @@ function waitWords(ask: Ask | undefined, nowMs: number): string {
         : 'Take its mask off';
     case 'unmask':
       return `Take its mask off before ${clockText(ask.closesMs, nowMs)}`;
+    case 'finish':
+      return finishWords(ask.left, nowMs);
     case 'cure':
       return `${nextWords(ask.coat)} ${clockText(ask.atMs, nowMs)}`;
     case 'hand over':
     case undefined:
       return 'Nothing: ready to hand over';
   }
+}
+
+/** What is left once every coat lies. */
+function finishWords(left: readonly PlacedTask[], nowMs: number): string {
+  const [first] = left;
+  const from = Math.min(...left.map((t) => t.untilMs ?? 0));
+  if (from > nowMs && Number.isFinite(from)) return `Next step from ${clockText(from, nowMs)}`;
+  return left.length === 1 ? `Still to do: ${first?.task.title}` : `${left.length} steps are left`;
 }
 
 /** What a piece is and what it waits for, in words, and the stage where that is done. */

@@ -1,14 +1,17 @@
 'use client';
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useState } from 'react';
-import { grits, nearestGrit } from '@/core/prep';
+import { grits, nearestGrit, READY_STEPS, type ReadyStep } from '@/core/prep';
 import { useAct } from '@/data/hooks';
-import type { Area, Id } from '@/records';
-import { addTask, type NewTask } from '@/data/repos/prep';
+import { addTask } from '@/data/repos/ownSteps';
+import { useFormat } from '@/features/common/useFormat';
+import type { PieceView } from '@/shop/coatView';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
+import { EMPTY_STEP, readOwn, type OwnDraft } from './ownDraft';
+import { OwnLists } from './OwnLists';
 
 const GRITS = grits('P').map((g): [string, string] => {
   const cami = nearestGrit('P', g, 'CAMI');
@@ -37,134 +40,150 @@ function Check({ label, checked, onToggle }: CheckProps) {
   );
 }
 
-interface GritsProps {
-  readonly from: string;
-  readonly to: string;
-  readonly error: string | undefined;
-  readonly onFrom: (grit: string) => void;
-  readonly onTo: (grit: string) => void;
+interface FieldProps {
+  readonly draft: OwnDraft;
+  readonly errors: Partial<Record<keyof OwnDraft, string>>;
+  readonly onEdit: (change: Partial<OwnDraft>) => void;
 }
 
-function Grits({ from, to, error, onFrom, onTo }: GritsProps) {
+function Grits({ draft, errors, onEdit }: FieldProps) {
   return (
     <Grid templateColumns="1fr 1fr" gap="3">
       <SelectField
         label="From grit"
-        value={from}
+        value={draft.from}
         options={GRITS}
-        onChange={(e) => onFrom(e.target.value)}
+        onChange={(e) => onEdit({ from: e.target.value })}
       />
       <SelectField
         label="To grit"
-        value={to}
+        value={draft.to}
         options={GRITS}
-        error={error}
-        onChange={(e) => onTo(e.target.value)}
+        error={errors.to}
+        onChange={(e) => onEdit({ to: e.target.value })}
       />
     </Grid>
   );
 }
 
-interface Props {
-  readonly pieceId: Id<'piece'>;
-  readonly areas: readonly Area[];
-  readonly onAdded: () => void;
+/** Steps that are ready to be taken: a tap fills the form, and nothing is added by it. */
+function Ready({ onTake }: { onTake: (step: ReadyStep) => void }) {
+  return (
+    <Flex role="group" aria-label="Ready steps" gap="2" wrap="wrap">
+      {READY_STEPS.map((step) => (
+        <Button key={step.title} size="sm" onClick={() => onTake(step)}>
+          {step.title}
+        </Button>
+      ))}
+    </Flex>
+  );
 }
 
-/** A step of the user's own: a note, or sanding with its grits. */
-export function OwnStep({ pieceId, areas, onAdded }: Props) {
+/** A step of the user's own: a note, or sanding with its grits; before a coat, or after the last. */
+export function OwnStep({ view }: { view: PieceView }) {
+  const { piece, areas, coats } = view;
   const act = useAct();
-  const [kind, setKind] = useState<'note' | 'sand'>('note');
-  const [title, setTitle] = useState('');
-  const [needed, setNeeded] = useState(true);
-  const [areaIds, setAreaIds] = useState<readonly string[]>(areas.slice(0, 1).map((a) => a.id));
-  const [from, setFrom] = useState('120');
-  const [to, setTo] = useState('240');
+  const format = useFormat();
+  const [draft, setDraft] = useState<OwnDraft>(EMPTY_STEP);
   const [tried, setTried] = useState(false);
-  const errors = {
-    title:
-      title.trim() === ''
-        ? 'What is to be done?'
-        : title.length > 80
-          ? 'At most 80 characters.'
-          : undefined,
-    areas: kind === 'sand' && areaIds.length === 0 ? 'Where to sand: choose an area.' : undefined,
-    to:
-      kind === 'sand' && Number(to) < Number(from)
-        ? 'Must not be coarser than the first grit.'
-        : undefined,
-  };
+  const edit = (change: Partial<OwnDraft>) => setDraft((d) => ({ ...d, ...change }));
+  const read = readOwn(draft, format);
+  const errors = tried && !read.ok ? read.errors : {};
+  const waiting = coats.filter((c) => c.coat.pouredMs === null);
   const add = async () => {
     setTried(true);
-    if (errors.title || errors.areas || errors.to) return;
-    const base = { title: title.trim(), needed, areaIds: [...areaIds] };
-    const told: NewTask =
-      kind === 'note'
-        ? { kind, ...base }
-        : { kind, ...base, fromGrit: Number(from), toGrit: Number(to) };
-    const done = await act('add the step', (db, c) => addTask(db, c, pieceId, told), told);
+    if (!read.ok) return;
+    const told = read.value;
+    const done = await act('add the step', (db, c) => addTask(db, c, piece.id, told), told);
     if (!done.ok) return;
-    setTitle('');
+    // The next one likely goes to the same place.
+    setDraft({ ...EMPTY_STEP, at: draft.at });
     setTried(false);
-    onAdded();
   };
   const toggle = (id: string) =>
-    setAreaIds(areaIds.includes(id) ? areaIds.filter((a) => a !== id) : [...areaIds, id]);
+    edit({
+      areaIds: draft.areaIds.includes(id)
+        ? draft.areaIds.filter((a) => a !== id)
+        : [...draft.areaIds, id],
+    });
   return (
     <Panel as="section" aria-label="Add a step">
       <Heading as="h2" fontSize="lg" mb="2">
         Add a step of your own
       </Heading>
       <Flex direction="column" gap="3">
-        <Grid templateColumns="2fr 1fr" gap="3">
-          <TextField
-            label="What is to be done"
-            value={title}
-            error={tried ? errors.title : undefined}
-            onChange={(e) => setTitle(e.target.value)}
-          />
+        <Ready
+          onTake={({ title, at, labelS, needed }) =>
+            edit({
+              ...{ kind: 'note', title, at, needed },
+              label: labelS > 0 ? `${labelS / 3600} h` : '',
+            })
+          }
+        />
+        <TextField
+          label="What is to be done"
+          value={draft.title}
+          error={errors.title}
+          onChange={(e) => edit({ title: e.target.value })}
+        />
+        <Grid templateColumns="1fr 1fr 1fr" gap="3">
           <SelectField
             label="Kind"
-            value={kind}
+            value={draft.kind}
             options={[
               ['note', 'a step'],
               ['sand', 'sanding'],
             ]}
-            onChange={(e) => setKind(e.target.value === 'sand' ? 'sand' : 'note')}
+            onChange={(e) => edit({ kind: e.target.value === 'sand' ? 'sand' : 'note' })}
           />
+          <SelectField
+            label="When"
+            value={draft.at}
+            options={[
+              ['next', 'before what comes next'],
+              ...waiting.map(({ coat }): [string, string] => [coat.id, `before ${coat.name}`]),
+              ['last', 'after the last coat'],
+            ]}
+            onChange={(e) => edit({ at: e.target.value })}
+          />
+          {draft.kind === 'note' && (
+            <TextField
+              label="Dries for, if it does"
+              value={draft.label}
+              error={errors.label}
+              onChange={(e) => edit({ label: e.target.value })}
+            />
+          )}
         </Grid>
-        {kind === 'sand' && (
-          <Grits
-            from={from}
-            to={to}
-            error={tried ? errors.to : undefined}
-            onFrom={setFrom}
-            onTo={setTo}
-          />
-        )}
+        {draft.kind === 'sand' && <Grits draft={draft} errors={errors} onEdit={edit} />}
         <Flex role="group" aria-label="Areas of the step" gap="4" wrap="wrap">
           {areas.map((a) => (
             <Check
               key={a.id}
               label={a.name}
-              checked={areaIds.includes(a.id)}
+              checked={draft.areaIds.includes(a.id)}
               onToggle={() => toggle(a.id)}
             />
           ))}
         </Flex>
-        {tried && errors.areas && (
+        {errors.areaIds && (
           <Box role="alert" fontSize="sm" color="oxide" fontWeight="600">
-            {errors.areas}
+            {errors.areaIds}
           </Box>
         )}
         <Check
-          label="Needed: holds the coat back"
-          checked={needed}
-          onToggle={() => setNeeded(!needed)}
+          label={
+            draft.at === 'last'
+              ? 'Needed: the piece stays until then'
+              : 'Needed: holds the coat back'
+          }
+          checked={draft.needed}
+          onToggle={() => edit({ needed: !draft.needed })}
         />
         <Button alignSelf="flex-start" onClick={() => void add()}>
           Add the step
         </Button>
+        <OwnLists view={view} />
       </Flex>
     </Panel>
   );

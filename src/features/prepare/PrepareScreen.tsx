@@ -105,7 +105,11 @@ function Desk({ view }: { view: PieceView }) {
     if (state === 'done' || state === 'drying' || state === 'waived')
       void act(`take back ${task.title}`, (db, c) => reopenTask(db, c, ref), ref);
     else if ((state === 'open' || state === 'redo') && !task.asksResult && isByTick(task))
-      void act(task.title, (db, c) => doTask(db, c, ref, { method: task.mask }), ref);
+      void act(
+        task.title,
+        (db, c) => doTask(db, c, ref, { method: task.mask, seenMs: placed.record?.doneMs ?? null }),
+        ref,
+      );
   };
   return (
     <>
@@ -117,13 +121,14 @@ function Desk({ view }: { view: PieceView }) {
       >
         <Flex direction="column" gap="4" minW="0">
           <TaskPath
+            pieceId={piece.id}
             groups={groups}
             chosen={chosen?.task.key ?? null}
             nowMs={now}
             onChoose={choose}
             onTick={tick}
           />
-          <OwnStep pieceId={piece.id} areas={view.areas} onAdded={() => setChosenKey(null)} />
+          <OwnStep view={view} />
           <Kept kept={prep.state.kept} nowMs={now} />
         </Flex>
         <Flex direction="column" gap="4" minW="0">

@@ -1,15 +1,50 @@
 'use client';
-import { Flex, Heading } from '@chakra-ui/react';
+import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useForm } from 'react-hook-form';
+import { DEW_MARGIN_K, dewExplanation, dewMargin, METER_K } from '@/core/prep';
 import { editText } from '@/core/units';
-import { useAct, useShop } from '@/data/hooks';
+import { useAct, useNow, useShop } from '@/data/hooks';
 import { noteRoom } from '@/data/repos/room';
 import { resolverOf } from '@/features/common/formErrors';
+import { Explained } from '@/features/common/Explained';
 import { useFormat } from '@/features/common/useFormat';
+import { airAt } from '@/shop/prepFacts';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import { TextField } from '@/ui/TextField';
 import { readAir, type AirDraft } from './model';
+
+/** How far the surface stands above the dew point of the air that was noted last. */
+function Margin() {
+  const shop = useShop();
+  const now = useNow();
+  const { show } = useFormat();
+  const air = airAt(shop.air, now);
+  const margin = air ? dewMargin({ air }) : null;
+  if (!air || !margin)
+    return (
+      <Box fontSize="sm" color="ink2" mt="2">
+        Nobody noted the air yet: note it before the pour, so that the dew point is known.
+      </Box>
+    );
+  const { marginK, read } = margin;
+  const word =
+    marginK < DEW_MARGIN_K
+      ? '! too damp to coat'
+      : marginK < DEW_MARGIN_K + METER_K
+        ? '! near it'
+        : 'clear of it';
+  return (
+    <Box fontSize="sm" mt="2">
+      {read ? 'Surface' : 'Surface, taken as warm as the air,'}{' '}
+      <strong>{marginK.toFixed(1)} K</strong> above the dew point{' '}
+      <Explained explanation={dewExplanation(air, margin)} quantity="temperature">
+        {show(margin.dewK, 'temperature').text}
+      </Explained>
+      : <strong>{word}</strong>.
+    </Box>
+  );
+}
 
 /** The air of the room: every layer that dries and every coat that cures follows it from now on. */
 export function RoomAir() {
@@ -21,6 +56,7 @@ export function RoomAir() {
     values: {
       temperature: editText(settings.roomTemperatureK, format.typed('temperature')),
       humidity: editText(settings.roomHumidity, '%'),
+      surface: '',
     },
     resolver: resolverOf(read),
   });
@@ -46,6 +82,11 @@ export function RoomAir() {
             {...register('temperature')}
           />
           <TextField
+            label="Surface, if read"
+            error={formState.errors.surface?.message}
+            {...register('surface')}
+          />
+          <TextField
             label="Humidity"
             error={formState.errors.humidity?.message}
             {...register('humidity')}
@@ -55,6 +96,7 @@ export function RoomAir() {
           </Button>
         </Flex>
       </form>
+      <Margin />
     </Panel>
   );
 }

@@ -3,55 +3,16 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { isByTick, type PlacedTask } from '@/core/prep';
 import { useAct } from '@/data/hooks';
-import {
-  doTask,
-  reopenTask,
-  removeTask,
-  waiveTask,
-  type Doing,
-  type TaskRef,
-} from '@/data/repos/prep';
+import { removeTask } from '@/data/repos/ownSteps';
+import { doTask, reopenTask, waiveTask, type Doing, type TaskRef } from '@/data/repos/prep';
 import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
-import { clockText } from '../common/clockText';
-import { readDoneAt } from './model';
+import { DoneAt } from './DoneAt';
 
 interface Props {
   readonly placed: PlacedTask;
   readonly reference: TaskRef;
   readonly nowMs: number;
-}
-
-/** When it was really done: drying clocks start there. */
-function Earlier({ placed, reference, nowMs }: Props) {
-  const act = useAct();
-  const [text, setText] = useState(clockText(placed.record?.doneMs ?? nowMs, nowMs));
-  const [error, setError] = useState<string>();
-  const save = async () => {
-    const read = readDoneAt(text, nowMs);
-    if ('error' in read) return setError(read.error);
-    setError(undefined);
-    const doing: Doing = { doneMs: read.atMs, method: placed.task.mask };
-    await act(`note ${placed.task.title}`, (db, c) => doTask(db, c, reference, doing), {
-      ...reference,
-      doing,
-    });
-  };
-  return (
-    <Flex gap="2" align="flex-start" wrap="wrap">
-      <Box flex="1 1 200px">
-        <TextField
-          label="Done at another time"
-          value={text}
-          error={error}
-          onChange={(e) => setText(e.target.value)}
-        />
-      </Box>
-      <Button mt="26px" onClick={() => void save()}>
-        Note that time
-      </Button>
-    </Flex>
-  );
 }
 
 function Waive({ placed, reference }: Omit<Props, 'nowMs'>) {
@@ -98,8 +59,12 @@ export function TaskActions(props: Props) {
   const { placed, reference } = props;
   const act = useAct();
   const { task, state, record } = placed;
+  const seenMs = record?.doneMs ?? null;
   const run = (what: string, doing: Doing) =>
-    void act(what, (db, c) => doTask(db, c, reference, doing), { ...reference, doing });
+    void act(what, (db, c) => doTask(db, c, reference, { ...doing, seenMs }), {
+      ...reference,
+      doing,
+    });
   const ticked = state === 'blocked' && record?.state === 'done';
   const settled = state === 'done' || state === 'drying' || state === 'waived' || ticked;
   // A tick alone does not level a piece.
@@ -149,7 +114,7 @@ export function TaskActions(props: Props) {
         </Button>
       )}
       {!task.asksResult && !byReading && CAN_BE_NOTED.includes(state) && (
-        <Earlier key={record?.doneMs ?? 0} {...props} />
+        <DoneAt key={record?.doneMs ?? 0} {...props} />
       )}
       {!settled && state !== 'skipped' && <Waive {...props} />}
       {(task.rule === 'own note' || task.rule === 'own sanding') && (

@@ -4,11 +4,13 @@ import { Ban, Check, Clock, Droplets, Ellipsis, Lock, RotateCcw, SkipForward } f
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { PlacedTask, TaskState } from '@/core/prep';
+import type { Id } from '@/records';
 import { clockText } from '@/features/common/clockText';
 import { stateText } from './words';
 import { Button } from '@/ui/Button';
 import { focusRing } from '@/ui/touch';
 import type { TaskGroup } from './model';
+import { JustNow } from './JustNow';
 
 const SIGN: Readonly<Record<TaskState, ReactNode>> = {
   open: null,
@@ -120,6 +122,7 @@ function Row({ placed, number, chosen, nowMs, onChoose, onTick }: RowProps) {
 }
 
 interface Props {
+  readonly pieceId: Id<'piece'>;
   readonly groups: readonly TaskGroup[];
   readonly chosen: string | null;
   readonly nowMs: number;
@@ -128,14 +131,15 @@ interface Props {
 }
 
 /** The work as a path: coat by coat, with a gate before each. */
-export function TaskPath({ groups, chosen, nowMs, onChoose, onTick }: Props) {
+export function TaskPath({ pieceId, groups, chosen, nowMs, onChoose, onTick }: Props) {
   const numbers = new Map(
     groups.flatMap((g) => g.tasks).map((t, i) => [t.task.key, i + 1] as const),
   );
   return (
     <Flex direction="column" gap="5">
+      <JustNow pieceId={pieceId} groups={groups} />
       {groups.map((group) => (
-        <Box as="section" key={group.coatId ?? 'free'} aria-label={group.title}>
+        <Box as="section" key={group.coatId ?? group.title} aria-label={group.title}>
           <Heading as="h2" fontSize="lg" mb="2">
             {group.title}
           </Heading>

@@ -27,6 +27,7 @@ function shopOf(pieces: number, nowMs: number): Shop {
     defects: all('defects'),
     tasks: all('tasks'),
     layers: [],
+    templates: [],
   } as Shop;
 }
 

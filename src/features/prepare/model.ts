@@ -51,12 +51,20 @@ export function taskGroups({ facts, state, air }: PiecePrep): TaskGroup[] {
           )
         : null,
   }));
+  const unbound = (title: string, tasks: readonly PlacedTask[]): TaskGroup[] =>
+    tasks.length > 0
+      ? [{ coatId: null, coat: '', title, tasks, held: 0, next: false, earliest: null }]
+      : [];
   const free = state.tasks.filter((t) => t.task.coatId === null);
-  if (free.length === 0) return groups;
+  const isLast = ({ task }: PlacedTask) => task.step === 'after';
   const title = facts.coats.length === 0 ? 'Before the first coat' : 'On the coat that lies there';
   return [
-    { coatId: null, coat: '', title, tasks: free, held: 0, next: false, earliest: null },
+    ...unbound(
+      title,
+      free.filter((t) => !isLast(t)),
+    ),
     ...groups,
+    ...unbound('After the last coat', free.filter(isLast)),
   ];
 }
 
@@ -83,13 +91,15 @@ export function movedOrder(
 export interface AirDraft {
   temperature: string;
   humidity: string;
+  /** Of the surface; empty: not read. */
+  surface: string;
 }
 
 /** Reads the air of the room. */
 export function readAir(
   draft: AirDraft,
   format: Format,
-): FormRead<AirDraft, { temperatureK: number; humidity: number }> {
+): FormRead<AirDraft, { temperatureK: number; humidity: number; surfaceK: number | null }> {
   const reader = new FieldReader<keyof AirDraft>(format);
   const temperatureK = reader.quantity(
     'temperature',
@@ -98,8 +108,12 @@ export function readAir(
     ROOM_LIMITS_K,
   );
   const humidity = reader.quantity('humidity', draft.humidity, 'share', HUMIDITY_LIMITS);
+  const surfaceK =
+    draft.surface.trim() === ''
+      ? null
+      : reader.quantity('surface', draft.surface, 'temperature', ROOM_LIMITS_K);
   if (!reader.sound) return { ok: false, errors: reader.errors };
-  return { ok: true, value: { temperatureK, humidity } };
+  return { ok: true, value: { temperatureK, humidity, surfaceK } };
 }
 
 /** Reads when a task was done: never in the future. */

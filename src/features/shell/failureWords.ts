@@ -25,6 +25,11 @@ const STALE: StaleWords = {
   'done in the future': () => 'A task cannot be done in the future.',
   'waived without a reason': () => 'A step is waived only with a reason.',
   'not a step of your own': () => 'Only a step of your own can be removed.',
+  'no steps to keep': () => 'This piece has no steps of your own to keep.',
+  'list gone': () => 'This list is no longer there.',
+  'done elsewhere': ({ atMs }) =>
+    `This step was ticked elsewhere, ${clockText(atMs, atMs)}: nothing was changed. Look again before you tick.`,
+  'that side lies up already': () => 'It lies that way already: nothing was changed.',
   'defect already repaired': () => 'This defect is already repaired.',
 };
 

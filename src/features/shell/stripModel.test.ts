@@ -10,6 +10,7 @@ describe('the room on the strip', () => {
       fromMs: NOW - hoursAgo * HOUR,
       temperatureK,
       humidity: 0.5,
+      surfaceK: null,
     },
   });
   const words = (air: ReturnType<typeof read>[]) =>

@@ -28,7 +28,7 @@ export function AreaStrip() {
   const { draft, index, area, select, edit, format } = useSurvey();
   const add = (kind: AreaKind, from: Partial<AreaDraft>) => {
     const count = draft.areas.filter((a) => a.kind === kind).length;
-    const blank = emptyArea(format, kind);
+    const blank = emptyArea(format, kind, draft.support);
     const fresh: AreaDraft = {
       ...blank,
       name: count > 0 ? `${blank.name} ${count + 1}` : blank.name,

@@ -138,6 +138,7 @@ function partsOf(
   return [
     ...recesses.map(({ path, at }, i) => ({
       ...emptyArea(format, 'recess'),
+      ...{ porosity: area.porosity, surface: area.surface },
       id: asId<'area'>(`drawn-${newId()}`),
       name: `Recess ${i + 1}`,
       shape: 'outline' as const,

@@ -6,7 +6,7 @@ import { SelectField } from '@/ui/SelectField';
 import { TextAreaField, TextField } from '@/ui/TextField';
 import { PlaceFields, PlacesOfFace } from './PlaceFields';
 import { DrawingImport } from './DrawingImport';
-import type { AreaDraft, SurveyDraft } from './draft';
+import { withSupport, type AreaDraft, type SurveyDraft } from './draft';
 import { useSurvey } from './SurveyContext';
 import { hasHeight, SHAPE_LABEL, WIDTH_LABEL } from './words';
 
@@ -95,7 +95,7 @@ export function PieceFields() {
           label="Support"
           options={SUPPORTS.map((s) => [s, s])}
           value={draft.support}
-          onChange={(e) => edit((d) => ({ ...d, support: e.target.value as Support }))}
+          onChange={(e) => edit((d) => withSupport(d, e.target.value as Support))}
         />
       </Grid>
       {area.kind !== 'face' && area.partOf === null && (

@@ -1,6 +1,13 @@
 'use client';
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
-import { OLD_RESINS, OLD_STATES, POROSITIES, RELIEF_KINDS, SURFACES } from '@/core/piece';
+import {
+  OLD_RESINS,
+  OLD_STATES,
+  POROSITIES,
+  RELIEF_KINDS,
+  SURFACES,
+  usualGround,
+} from '@/core/piece';
 import { Button } from '@/ui/Button';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
@@ -115,7 +122,7 @@ function OldResinFields() {
 
 /** What lies on the chosen area now, how it drinks, and what stands up from it. */
 export function SurfaceFields() {
-  const { area, index, editArea, errors, rest } = useSurvey();
+  const { area, draft, index, editArea, errors, rest } = useSurvey();
   const { surface } = area;
   if (area.cuts.length > 0)
     return (
@@ -140,6 +147,11 @@ export function SurfaceFields() {
         options={POROSITIES.map((p) => [p, POROSITY_WORDS[p]])}
         onChange={(e) => editArea({ porosity: e.target.value as AreaDraft['porosity'] })}
       />
+      {area.porosity === 'porous' && usualGround(draft.support).porosity === 'porous' && (
+        <Box fontSize="sm" color="ink2" mt="-2">
+          Taken for {draft.support}: it drinks until you say that it is sealed.
+        </Box>
+      )}
       <Grid templateColumns="1fr 1fr" gap="3">
         <SelectField
           label="Surface now"

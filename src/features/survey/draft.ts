@@ -8,15 +8,16 @@ import {
   type ShapeKind,
 } from '@/core/geometry';
 import { editText } from '@/core/units';
-import type {
-  AreaKind,
-  DamageKind,
-  EdgeKind,
-  OldResin,
-  Porosity,
-  ReliefKind,
-  Support,
-  Surface,
+import {
+  usualGround,
+  type AreaKind,
+  type DamageKind,
+  type EdgeKind,
+  type OldResin,
+  type Porosity,
+  type ReliefKind,
+  type Support,
+  type Surface,
 } from '@/core/piece';
 import {
   type Area,
@@ -124,7 +125,12 @@ const text = (format: Format, metric: string, us: string): string =>
 /** Old resin of which nothing was told. */
 const OLD_HARD: OldResin = { kind: 'not known', state: 'hard' };
 
-export function emptyArea(format: Format, kind: AreaKind = 'face'): AreaDraft {
+export function emptyArea(
+  format: Format,
+  kind: AreaKind = 'face',
+  support: Support = 'sealed panel',
+): AreaDraft {
+  const { porosity, surface } = usualGround(support);
   return {
     id: null,
     name: plainArea({ kind: 'disc', diameterM: 1 }, 0, ['open'], kind).name,
@@ -141,9 +147,9 @@ export function emptyArea(format: Format, kind: AreaKind = 'face'): AreaDraft {
     at: [0, 0],
     depth: kind === 'recess' ? text(format, '3 mm', '1/8 in') : '0',
     edges: [0, 1, 2, 3].map(() => emptyEdge(kind === 'recess' ? 'own rim' : 'open')),
-    porosity: 'sealed',
+    porosity,
     relief: [],
-    surface: { kind: 'bare', resin: OLD_HARD, age: '', sanded: false },
+    surface: { kind: surface, resin: OLD_HARD, age: '', sanded: false },
     damage: [],
     measured: { by: 'rule' },
     cuts: [],
@@ -179,8 +185,22 @@ export function emptyDraft(format: Format): SurveyDraft {
       props: [],
     },
     belly: '0',
-    areas: [emptyArea(format)],
+    areas: [emptyArea(format, 'face', 'bare wood')],
   };
+}
+
+/** Another support: areas that nobody told more of are taken for what is usual of it. */
+export function withSupport(draft: SurveyDraft, support: Support): SurveyDraft {
+  const [was, is] = [usualGround(draft.support), usualGround(support)];
+  const areas = draft.areas.map((area): AreaDraft => ({
+    ...area,
+    porosity: area.porosity === was.porosity ? is.porosity : area.porosity,
+    surface: {
+      ...area.surface,
+      kind: area.surface.kind === was.surface ? is.surface : area.surface.kind,
+    },
+  }));
+  return { ...draft, support, areas };
 }
 
 /** The first dimension that is typed for a shape, m; null for one that is drawn. */

@@ -9,8 +9,10 @@ import { backupReminder } from '@/features/common/keeping';
 import { useFormat } from '@/features/common/useFormat';
 import { Welcome } from '@/features/common/Welcome';
 import { RowTroubles } from '@/features/common/trouble';
+import { gathered } from './gathered';
 import { lanes, nextOf } from './model';
 import { NextList } from './NextList';
+import { Rounds } from './Rounds';
 import { Timeline } from './Timeline';
 import { timeScale } from './timeScale';
 
@@ -61,6 +63,7 @@ export function TodayScreen() {
         )}
         <Box>
           <NextList toDos={next.toDos} nowMs={now} />
+          <Rounds rounds={gathered(atInstant(shop, now).pieces)} />
           {reminder && (
             <Box bg="card" borderWidth="1px" borderColor="line" mt="3" px="4" py="3" fontSize="sm">
               <strong>▲ {reminder}</strong> <Link href="/book">Save the shop to a file</Link>: only

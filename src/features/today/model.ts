@@ -6,7 +6,7 @@ import { each, type RowTrouble } from '@/features/common/trouble';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
 import type { Format } from '@/features/common/useFormat';
 import { dryingTasks, maskClocks } from '@/shop/prepView';
-import { maskToDo, prepareToDo } from './prepToDos';
+import { finishToDo, maskToDo, prepareToDo } from './prepToDos';
 import type { ToDo } from './toDo';
 
 /** A band of one state in a lane. */
@@ -200,6 +200,8 @@ function toDosOf({ view, asks }: PieceAt, nowMs: number, format: Format): ToDo[]
         return [defectToDo(ask, view)];
       case 'coat':
         return coatToDo(ask, view, nowMs, format);
+      case 'finish':
+        return [finishToDo(ask, view, nowMs)];
       // A mixed coat has its session above; the rest asks for nobody today.
       case 'pour':
       case 'plan':

@@ -6,6 +6,20 @@ import type { ToDo } from './toDo';
 
 const SOON_MS = 3_600_000;
 
+/** What is left once every coat lies. */
+export function finishToDo({ left }: AskOf<'finish'>, { piece }: PieceView, nowMs: number): ToDo {
+  const [first] = left;
+  const from = Math.min(...left.map((t) => t.untilMs ?? 0));
+  const more = left.length > 1 ? `, and ${left.length - 1} more` : '';
+  return {
+    key: `${piece.id}-finish`,
+    href: `/pieces/${piece.id}/prepare`,
+    title: `Finish ${piece.name}`,
+    detail: `${first?.task.title ?? ''}${more}.`,
+    ...{ dueMs: null, fromMs: from > nowMs ? from : 0, urgent: false },
+  };
+}
+
 function maskDetail({ phase, removal }: MaskClock, nowMs: number): string {
   const limit = Number.isFinite(removal.limitMs)
     ? ` Limit ${clockText(removal.limitMs, nowMs)}.`
@@ -45,7 +59,9 @@ export function prepareToDo(ask: AskOf<'prepare'>, { piece }: PieceView, nowMs: 
   if (held.length === 0) return [];
   const waits = held.flatMap((t) => (t.untilMs === null ? [] : [t.untilMs]));
   const steps = held.length === 1 ? 'one step' : `${held.length} steps`;
-  const names = (open.length > 0 ? open : held).slice(0, 2).map((t) => t.task.title.toLowerCase());
+  // What has to dry comes first: the rest waits for it.
+  const first = [...open].sort((a, b) => Number(!a.task.drying) - Number(!b.task.drying));
+  const names = (open.length > 0 ? first : held).slice(0, 2).map((t) => t.task.title.toLowerCase());
   const more = held.length > names.length ? `, and ${held.length - names.length} more` : '';
   return [
     {

@@ -88,7 +88,7 @@ export function largeShop(nowMs: number, pieces: number = LARGE.pieces): string 
       batches,
       coats,
     },
-    ...{ layers: [], drafts: [], defects: [], photos: [], tasks, air: [], log },
+    ...{ layers: [], templates: [], drafts: [], defects: [], photos: [], tasks, air: [], log },
   };
   return JSON.stringify({
     ...{ format: 'bilamina.shop', version: SCHEMA_VERSION, exportedMs: nowMs, tables },

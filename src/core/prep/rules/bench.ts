@@ -1,19 +1,14 @@
-import { LAYER_FACTS, liesOver } from '../../coat';
 import { LEVEL_SHARE, tolerableSlope } from '../../film';
 import { HOLDS_MS } from '../again';
 import type { PrepContext } from '../context';
-import type { PrepArea, PrepCoat } from '../facts';
-import { need } from '../materials';
+import type { PrepCoat, PrepEdge } from '../facts';
 import type { PrepRule, TaskDraft } from '../task';
-import { handledMs } from './below';
-import { flattens, isToothed, softBelow } from './tooth';
-import { isDelicate } from './layers';
+import { isStrewn } from './clean';
+import { flattens } from './flatten';
+import { coatOfOwn } from './own';
+import { isToothed } from './tooth';
 
 const TRADE = 'Common practice, no source.';
-/** Alcohol for a barely damp cloth, m (ml/m² · 1e-6), and area that one cloth takes, m². Judgement, no source. */
-const WIPE = { alcoholM: 30e-6, clothM2: 0.25 } as const;
-/** Sticky tape for lint, m for each m². Judgement, no source. */
-const LINT_PER_M2 = 15;
 /** A canvas bellies under a coat of this thickness, m. Judgement, no source. */
 const BELLY_M = 1e-3;
 
@@ -29,57 +24,44 @@ const eachCoat = (
     return told ? [{ on: coat.id, coatId: coat.id, ...told }] : [];
   });
 
-/** Ink or leaf that nothing covers yet: no alcohol on it. */
-const isBareArt = (facts: PrepContext, coat: PrepCoat, area: PrepArea): boolean =>
-  isDelicate(area) &&
-  !facts.on(area.id).top &&
-  !facts.waiting.some((c) => c.order < coat.order && liesOver(c) && c.areaIds.includes(area.id));
-
-/** A layer lies right under the coat that a damp cloth would take off: nothing was poured over it yet. */
-function isUnwipable(facts: PrepContext, coat: PrepCoat, area: PrepArea): boolean {
-  if (facts.layers.length === 0) return false;
-  const below = facts.coats.filter(
-    (c) => c.order < coat.order && liesOver(c) && c.areaIds.includes(area.id),
-  );
-  const top = Math.max(0, ...below.map((c) => c.order));
-  const placeOf = (over: string | null) => facts.coats.find((c) => c.id === over)?.order ?? 0;
-  return facts.layers.some(
-    (l) =>
-      l.areaIds.includes(area.id) &&
-      placeOf(l.over) >= top &&
-      !LAYER_FACTS[l.kind].wipe &&
-      placeOf(l.over) < coat.order,
-  );
-}
-
 /** A reading of the level counts until the piece is turned, and for as long as a level holds. */
 const isOldReading = ({ slopeMs = null, turnedMs = null, nowMs }: PrepContext): boolean =>
   slopeMs !== null &&
   ((turnedMs !== null && turnedMs > slopeMs) || nowMs - slopeMs > (HOLDS_MS.level ?? Infinity));
 
-/** Areas under a coat that can be wiped or pressed on: not those whose film is still soft, inside its window. */
-function firmUnder(facts: PrepContext, coat: PrepCoat): readonly PrepArea[] {
-  const soft = softBelow(facts, coat)?.areaIds ?? [];
-  return facts.areasOf(coat).filter((a) => !soft.includes(a.id));
-}
-
-/** Not before what lies below can be touched. */
-const touchable = (facts: PrepContext, areas: readonly PrepArea[]) => {
-  const notBeforeMs = handledMs(
-    facts,
-    areas.map((a) => a.id),
-  );
-  return notBeforeMs === null ? {} : { notBeforeMs };
-};
-
-const LOOSE = ['fine glitter', 'flakes', 'sand', 'stones'] as const;
-const isStrewn = (area: PrepArea) => area.relief.some((r) => LOOSE.some((k) => k === r.kind));
+const isOpenEdge = ({ kind }: PrepEdge) => kind === 'open';
 
 const sandedFor = (facts: PrepContext, coat: PrepCoat): boolean =>
   isToothed(facts, coat) ||
-  (facts.waiting[0] === coat && (flattens(facts) || facts.own.some((o) => o.kind === 'sand')));
+  flattens(facts, coat) ||
+  facts.own.some((o) => o.kind === 'sand' && coatOfOwn(facts, o) === coat.id);
 
-const total = (areas: readonly PrepArea[]) => areas.reduce((sum, a) => sum + a.areaM2, 0);
+/** Areas whose grains or leaf nothing holds yet: air would take them away. */
+const isLoose = (facts: PrepContext, id: string): boolean => {
+  const area = facts.areaOf(id);
+  return area !== undefined && isStrewn(area) && !facts.on(id).top;
+};
+
+/** Warm air over what bears it; what does not is warmed by the room. */
+function warmDraft(facts: PrepContext, coat: PrepCoat): Omit<TaskDraft, 'on' | 'coatId'> | null {
+  if (facts.support === 'plastic')
+    return {
+      areaIds: coat.areaIds,
+      title: 'Let it stand in the warm room',
+      how: 'An hour at room temperature in place of the hot-air pass: plastic softens and warps.',
+      problems: ['heat on plastic'],
+      cautions: ['plastic heat'],
+    };
+  const areaIds = coat.areaIds.filter((id) => !isLoose(facts, id));
+  if (areaIds.length === 0) return null;
+  return facts.support === 'canvas'
+    ? {
+        areaIds,
+        title: 'Pass warm air over the canvas, low',
+        how: 'First blow the gun’s own dust out, away from the work; lowest heat, always moving: a hot canvas slackens and bellies.',
+      }
+    : { areaIds };
+}
 
 export const BENCH_RULES: readonly PrepRule[] = [
   {
@@ -108,76 +90,28 @@ export const BENCH_RULES: readonly PrepRule[] = [
       eachCoat(facts, (coat) => (sandedFor(facts, coat) ? { areaIds: coat.areaIds } : null)),
   },
   {
-    id: 'lint',
-    step: 'wipe',
-    title: 'Lift lint with sticky tape',
-    how: 'Press and lift, first the floor and then the walls; no alcohol on bare ink or leaf.',
-    reason: 'A hair in the film shows as a row of dots, and alcohol dissolves ink.',
+    id: 'opacity trial',
+    step: 'trial',
+    title: 'Try the colour over black and white',
+    how: 'A stroke of each mixed colour over a black and a white strip, as thick as the coat. Add a little more rather than too much.',
+    reason: 'A colour that is too thin shows the ground, and the whole coat has to be done again.',
     source: TRADE,
-    needed: true,
-    find: (facts) =>
-      eachCoat(facts, (coat) => {
-        const areas = firmUnder(facts, coat).filter(
-          (a) => a.kind === 'recess' || isBareArt(facts, coat, a) || isUnwipable(facts, coat, a),
-        );
-        const m2 = total(areas) * facts.count;
-        if (areas.length === 0) return null;
-        return {
-          areaIds: areas.map((a) => a.id),
-          ...touchable(facts, areas),
-          materials: [
-            need('lint tape', m2 * LINT_PER_M2, 'A · 15 m/m²', ['area, all pieces, A', m2, 'area']),
-          ],
-        };
-      }),
+    needed: false,
+    find: (facts) => eachCoat(facts, (coat) => (coat.coloured ? { areaIds: coat.areaIds } : null)),
   },
   {
-    id: 'wipe',
-    step: 'wipe',
-    title: 'Wipe with alcohol, barely damp',
-    how: 'Clean gloves from here on. One wipe, a fresh side of the cloth for each pass, let it flash off.',
-    reason: 'Finger oil makes resin draw back in fish eyes.',
-    source: `${TRADE} Amount: 30 ml/m², a cloth for 0.25 m².`,
-    needed: true,
-    cautions: ['solvent', 'skin'],
-    find: (facts) =>
-      eachCoat(facts, (coat) => {
-        const areas = firmUnder(facts, coat).filter(
-          (a) => !isBareArt(facts, coat, a) && !isUnwipable(facts, coat, a),
-        );
-        const soft = softBelow(facts, coat);
-        if (areas.length === 0)
-          return soft
-            ? {
-                areaIds: soft.areaIds,
-                title: 'No alcohol inside the recoat window',
-                how: 'It would dull the tacky film. Keep the cover on until the pour; a hair is lifted with a pick, not with tape.',
-                notBeforeMs: soft.opensMs,
-                skippedUntilMs: soft.shutsMs,
-              }
-            : null;
-        const m2 = total(areas) * facts.count;
-        return {
-          areaIds: areas.map((a) => a.id),
-          ...touchable(facts, areas),
-          materials: [
-            need(
-              'alcohol',
-              m2 * WIPE.alcoholM,
-              'A · h',
-              ['area, all pieces, A', m2, 'area'],
-              ['barely damp, h', WIPE.alcoholM, 'film', 'rule of thumb'],
-            ),
-            need(
-              'lint-free cloth',
-              Math.max(1, Math.ceil(m2 / WIPE.clothM2)),
-              '⌈A / 0.25 m²⌉',
-              ['area, all pieces, A', m2, 'area'],
-              ['area of one cloth', WIPE.clothM2, 'area', 'rule of thumb'],
-            ),
-          ],
-        };
-      }),
+    id: 'props',
+    step: 'props',
+    title: 'Props, and a sheet below that resin does not stick to',
+    how: 'Cups or pyramids well inside the edge, so that drips fall free; the sheet smooth, larger than the piece.',
+    reason: 'A piece on the table glues itself down by its drips.',
+    source: TRADE,
+    needed: false,
+    // Props stand under all its coats.
+    find: ({ waiting, areasOf }) => {
+      const first = waiting.find((c) => areasOf(c).some((a) => a.edges.some(isOpenEdge)));
+      return first ? [{ on: 'piece', coatId: waiting[0]?.id ?? null, areaIds: [] }] : [];
+    },
   },
   {
     id: 'level',
@@ -233,18 +167,7 @@ export const BENCH_RULES: readonly PrepRule[] = [
     source: TRADE,
     needed: false,
     cautions: ['hot air'],
-    find: (facts) =>
-      eachCoat(facts, (coat) =>
-        facts.support === 'plastic'
-          ? {
-              areaIds: coat.areaIds,
-              title: 'Let it stand in the warm room',
-              how: 'An hour at room temperature in place of the hot-air pass: plastic softens and warps.',
-              problems: ['heat on plastic'],
-              cautions: ['plastic heat'],
-            }
-          : { areaIds: coat.areaIds },
-      ),
+    find: (facts) => eachCoat(facts, (coat) => warmDraft(facts, coat)),
   },
   {
     id: 'cover',
@@ -257,26 +180,29 @@ export const BENCH_RULES: readonly PrepRule[] = [
     find: (facts) => eachCoat(facts, (coat) => ({ areaIds: coat.areaIds })),
   },
   {
-    id: 'own note',
-    step: 'level',
-    title: 'Your own step',
-    how: 'Added by you.',
-    reason: 'Added by you.',
-    source: 'yours',
-    needed: true,
-    find: (facts) =>
-      facts.own.flatMap((own) =>
-        own.kind === 'note'
-          ? [
-              {
-                on: own.key,
-                coatId: facts.waiting[0]?.id ?? null,
-                areaIds: own.areaIds,
-                title: own.title,
-                needed: own.needed,
-              },
-            ]
-          : [],
-      ),
+    id: 'covered',
+    step: 'cover',
+    title: 'Waits under its cover',
+    how: 'Where the pour is not now: put the cover on. What was cleaned then holds for 24 h instead of 4.',
+    reason: 'Dust and damp come down on what lies open.',
+    source: 'Judgement, no source.',
+    needed: false,
+    find: ({ waiting }) =>
+      waiting.slice(0, 1).map((c) => ({ on: c.id, coatId: c.id, areaIds: c.areaIds })),
+  },
+  {
+    id: 'interleave',
+    step: 'after',
+    title: 'Paper between them while they cure',
+    how: 'Siliconised paper between the pieces, nothing heavy on top, until they are fully cured.',
+    reason: 'Film that bears handling still takes prints and sticks to its neighbour.',
+    source: TRADE,
+    needed: false,
+    find: ({ lying, waiting, count, nowMs }) => {
+      const top = lying.at(-1);
+      return top?.poured && nowMs < top.poured.curedMs && waiting.length === 0 && count > 1
+        ? [{ on: top.id, coatId: null, areaIds: top.areaIds, notBeforeMs: top.poured.handleMs }]
+        : [];
+    },
   },
 ];

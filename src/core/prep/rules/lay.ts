@@ -75,11 +75,23 @@ function turnDraft(facts: PrepContext, coat: PrepCoat): TaskDraft | null {
   const before = facts.waiting.slice(0, facts.waiting.indexOf(coat)).reverse();
   const sides = before.map((c) => sideOf(facts, c)).filter((s) => s !== null);
   if (side === (sides[0] ?? facts.up ?? 'front')) return null;
+  const { lying } = facts;
+  const faced = [...lying, ...before].some((c) => sideOf(facts, c) === 'front');
   return {
     on: coat.id,
     coatId: coat.id,
     areaIds: coat.areaIds,
+    up: side,
     title: side === 'back' ? 'Turn it over, back up' : 'Turn it over, face up',
+    ...(side === 'back' &&
+      faced && {
+        how: 'Only when the face bears handling. Mask its rim first, clean soft cloth below. The coat on the back must not run over the finished face: hold it to its edges as a dome, not a flood.',
+        reason:
+          'Face first, then back, is the longer way: what runs over the back ends on a finished face. Back first lets its drips fall where no face is yet.',
+      }),
+    ...(side === 'front' && {
+      reason: 'Back first, then the face: its drips and prints are covered by what comes last.',
+    }),
     // For a later coat the moment is not known before the one below is poured.
     ...(before.length === 0 && bearsMs(facts)),
   };

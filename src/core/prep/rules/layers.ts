@@ -23,6 +23,14 @@ export const isDelicate = (area: PrepArea): boolean =>
 
 const isDrinking = (area: PrepArea): boolean => area.porosity !== 'sealed';
 
+/** Whether the ground would show through the thin film on the open edges of a face that has a colour of its own. */
+export const showsGround = ({ support }: Pick<PrepContext, 'support'>, area: PrepArea): boolean =>
+  area.kind === 'face' &&
+  area.surface.kind !== 'bare' &&
+  area.surface.kind !== 'old resin' &&
+  (isDrinking(area) || support === 'bare wood' || support === 'paper on board') &&
+  openEdges(area).bandM2 > 0;
+
 /** A resin seal coat on this area takes the place of brushed sealing. */
 const resinSeals = (facts: PrepContext, area: PrepArea): boolean =>
   facts.coats.some((c) => c.kind === 'seal' && liesOver(c) && c.areaIds.includes(area.id));
@@ -201,7 +209,7 @@ export const LAYER_RULES: readonly PrepRule[] = [
   },
   {
     id: 'fix art',
-    step: 'seal',
+    step: 'spray',
     title: 'Fix the art with matte spray',
     how: 'Three rounds of two light passes, minutes apart, each pass across the last; outdoors or under extraction.',
     reason: 'Resin and alcohol lift ink and metal; gloss spray re-dissolves ink, so matte it is.',
@@ -232,12 +240,7 @@ export const LAYER_RULES: readonly PrepRule[] = [
     find: (facts) =>
       onGround(
         facts,
-        (a) =>
-          a.kind === 'face' &&
-          a.surface.kind !== 'bare' &&
-          a.surface.kind !== 'old resin' &&
-          (isDrinking(a) || facts.support === 'bare wood' || facts.support === 'paper on board') &&
-          openEdges(a).bandM2 > 0,
+        (a) => showsGround(facts, a),
         (a) => ({
           edges: edgeRefs(a),
           materials: [

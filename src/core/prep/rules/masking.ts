@@ -10,6 +10,7 @@ import type { EdgeKind } from '../../piece';
 import { MASK_FACTS, maskMaterials, removal } from '../masks';
 import type { MaterialNeed } from '../materials';
 import type { PrepRule, ProblemName, TaskDraft } from '../task';
+import { isDelicate, showsGround } from './layers';
 
 const TRADE = 'Common practice, no source.';
 
@@ -39,6 +40,14 @@ const coverOf = (area: PrepArea): PrepCover => ({
   edges: area.edges.map((e, edge) => ({ ...e, on: { areaId: area.id, edge } })),
   bareOutlineM: area.bareOutlineM,
 });
+
+/** Whether paint or spray would go over a part that stays bare: its tape comes first. */
+const keepsBare = (facts: PrepContext, { areaIds, bareOutlineM }: PrepCover): boolean =>
+  bareOutlineM > 0 &&
+  areaIds.some((id) => {
+    const area = facts.ground.find((g) => g.area.id === id)?.area;
+    return area !== undefined && (isDelicate(area) || showsGround(facts, area));
+  });
 
 function maskDraft(facts: PrepContext, coat: PrepCoat, cover: PrepCover): TaskDraft | null {
   const [areaId] = cover.areaIds;
@@ -81,6 +90,7 @@ function maskDraft(facts: PrepContext, coat: PrepCoat, cover: PrepCover): TaskDr
         ? `${how} A wall of tape stands 6 mm over the film where it is to hold resin.`
         : how,
     mask: used,
+    ...(isTape(used) && keepsBare(facts, cover) && { step: 'keep bare' as const }),
     materials,
     problems,
     spoiled: late ? 'spoiled' : null,

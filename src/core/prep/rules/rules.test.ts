@@ -10,6 +10,8 @@ import {
   found,
   NOW,
   old,
+  OWN,
+  ownNote,
   pouredAgo,
   relief,
   surface,
@@ -37,6 +39,13 @@ const varnish: PrepLayer = {
   },
   ...{ greatestM: 4e-4, meanM: 2.5e-4, share: 1, labelS: 86_400, state: 'planned', dryMs: null },
 };
+
+/** Tape of the first coat that came off so many hours after the pour. */
+const taken = (hours: number) => ({
+  ...{ coatId: 'first', areaId: 'face', method: 'painter’s tape' as const },
+  ...{ laidMs: NOW - 31 * 3_600_000, takenOffMs: NOW - (30 - hours) * 3_600_000 },
+});
+const moulded = [area({}, ['mould'])];
 
 /** For each rule a situation in which it asks for something, and one like it in which it does not. */
 const CASES: Readonly<Record<string, readonly [fires: PrepFacts, quiet: PrepFacts]>> = {
@@ -95,17 +104,16 @@ const CASES: Readonly<Record<string, readonly [fires: PrepFacts, quiet: PrepFact
     facts({
       own: [
         {
+          ...OWN,
           kind: 'sand',
-          key: 'o',
           title: 'Back',
-          needed: true,
           areaIds: ['face'],
           fromGrit: 120,
           toGrit: 220,
         },
       ],
     }),
-    facts({ own: [{ kind: 'note', key: 'o', title: 'Ask', needed: true, areaIds: [] }] }),
+    facts({ own: [ownNote()] }),
   ],
   polish: [
     facts({ coats: [coat(hard)], ...defect('scratches') }),
@@ -148,7 +156,11 @@ const CASES: Readonly<Record<string, readonly [fires: PrepFacts, quiet: PrepFact
     facts({ areas: onFace(old('greasy')) }),
     facts({ areas: onFace(old('sticky')) }),
   ],
-  lint: [facts({ areas: onFace(surface('ink')) }), facts({ areas: onFace(surface('painted')) })],
+  lint: [facts({ areas: onFace(surface('painted')) }), facts()],
+  'brush off': [
+    facts({ areas: onFace(relief('leaf')) }),
+    facts({ areas: onFace(relief('stones')), coats: [coat(hard), coat(upper)] }),
+  ],
   wipe: [facts(), facts({ areas: onFace(surface('ink')) })],
   // 0.4 m under 1.6 mm: 10 % of the film allow a slope of 0.4 mm/m.
   level: [facts({ slope: 0.00041 }), facts({ slope: 0.00039 })],
@@ -175,15 +187,54 @@ const CASES: Readonly<Record<string, readonly [fires: PrepFacts, quiet: PrepFact
     // What was there when the piece came is not laid.
     facts({ layers: [{ ...varnish, state: 'there before' }] }),
   ],
-  'own note': [
-    facts({ own: [{ kind: 'note', key: 'o', title: 'Ask', needed: true, areaIds: [] }] }),
-    facts(),
+  'own note': [facts({ own: [ownNote()] }), facts()],
+  ...Object.fromEntries(
+    ['tear wet', 'tear base', 'tear skim'].map((rule) => [
+      rule,
+      [facts({ areas: onFace(damage('tear')) }), facts({ areas: onFace(damage('dent')) })] as const,
+    ]),
+  ),
+  lip: [
+    facts({ coats: [coat(hard)], masks: [taken(17)] }),
+    // Taken off in its best span, it leaves none.
+    facts({ coats: [coat(hard)], masks: [taken(10)] }),
   ],
+  'file off': [
+    facts({ coats: [coat(hard)], ...defect('tape lip') }),
+    // The next coat’s sanding takes it.
+    facts({ coats: [coat(hard), coat(upper)], ...defect('tape lip') }),
+  ],
+  meniscus: [
+    facts({ areas: moulded, coats: [coat({ ...hard, kind: 'fill' }), coat(upper)] }),
+    facts({ areas: moulded, coats: [coat(hard), coat(upper)] }),
+  ],
+  'back in mould': [
+    facts({ support: 'cured resin', areas: moulded, coats: [coat({ kind: 'fill' })] }),
+    facts({ areas: moulded, coats: [coat({ kind: 'fill' })] }),
+  ],
+  degrease: [
+    facts({ coats: [coat({ ...hard, silicone: true }), coat(upper)] }),
+    facts({ coats: [coat(hard), coat(upper)] }),
+  ],
+  'loose between': [
+    facts({ areas: onFace(relief('sand')), coats: [coat({ ...hard, kind: 'lock' }), coat(upper)] }),
+    facts({ areas: onFace(relief('sand')), coats: [coat(hard), coat(upper)] }),
+  ],
+  'repaint seep': [
+    facts({ coats: [coat(hard)], repaired: [{ kind: 'seep', areaIds: ['face'], atMs: NOW - 1 }] }),
+    // A coat went over it since.
+    facts({ coats: [coat(hard)], repaired: [{ kind: 'seep', areaIds: ['face'], atMs: 0 }] }),
+  ],
+  'opacity trial': [facts({ coats: [coat({ coloured: true })] }), facts()],
+  props: [facts(), facts({ areas: [area({}, ['own rim'])] })],
+  covered: [facts(), facts({ coats: [coat(hard)] })],
+  interleave: [facts({ coats: [coat(hard)], count: 6 }), facts({ coats: [coat(hard)] })],
 };
 
 describe('layers and the wipe', () => {
   it('what a damp cloth would take off is lifted by tape, until a coat lies over it', () => {
-    expect(found(facts({ layers: [varnish] }))).toContain('lint');
+    expect(found(facts({ layers: [{ ...varnish, kind: 'varnish' }] }))).toContain('lint');
+    expect(found(facts({ layers: [varnish] }))).toContain('brush off');
     expect(found(facts({ layers: [varnish] }))).not.toContain('wipe');
     // Tape bears it.
     expect(found(facts({ layers: [{ ...varnish, kind: 'tape design' }] }))).toContain('wipe');

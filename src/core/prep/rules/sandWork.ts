@@ -62,12 +62,14 @@ function keyedArea(
   facts: PrepContext,
   areas: readonly PrepArea[],
   next: PrepCoat | null,
-  { why }: Sanding,
+  { why, spare = () => 0 }: Sanding,
   limit: HalfPlane | null,
 ): number {
   if (why !== 'tooth' || next === null) return sandArea(facts, areas, limit);
   if (next.kind === 'edge') return areas.reduce((sum, a) => sum + openEdges(a).bandM2, 0);
-  return sandArea(facts, areas, limit) * next.coverage;
+  const all = areas.reduce((sum, a) => sum + a.areaM2, 0);
+  const bare = areas.reduce((sum, a) => sum + a.areaM2 * spare(a), 0);
+  return sandArea(facts, areas, limit) * next.coverage * (all > 0 ? 1 - bare / all : 1);
 }
 
 interface Sanding {
@@ -77,6 +79,8 @@ interface Sanding {
   /** Whole area when not told, one piece, m². */
   readonly areaM2?: number;
   readonly removeM3?: number;
+  /** Share of an area that is left out, 0…1: what stands up there. */
+  readonly spare?: (area: PrepArea) => number;
 }
 
 export function sanding(

@@ -12,8 +12,6 @@ const BEAD_M2 = 20e-6;
 export const COAT_OF_PAINT_M = 100e-6;
 /** Glue that beds loose relief again, m. Judgement, no source. */
 const BEDDING_M = 60e-6;
-/** Width of the base brushed over a mended tear, m. Judgement, no source. */
-const PATCH_WIDTH_M = 0.1;
 /** Paste is laid in layers no thicker than this, m. Common practice, no source. */
 const PASTE_LAYER_M = 1e-3;
 
@@ -22,7 +20,7 @@ export const dentVolume = ({ lengthM, widthM, depthM }: Damage): number =>
   (Math.PI / 6) * lengthM * widthM * depthM;
 
 /** One draft for each damage of a kind on ground that nothing lies on yet. */
-const damaged = (
+export const damaged = (
   facts: PrepContext,
   kind: DamageKind,
   told: (damage: Damage, count: number) => Pick<TaskDraft, 'materials' | 'drying' | 'how'>,
@@ -110,37 +108,6 @@ export const SUPPORT_RULES: readonly PrepRule[] = [
               how: `${hardware.join(', ')}. Places are marked on the plan of the survey, so that they go back on their marks.`,
             },
           ],
-  },
-  {
-    id: 'tear',
-    step: 'repair',
-    title: 'Mend the tear from the back',
-    how: 'Off the wrap; pull the cut edges together from the back with the strongest tape there is; wet both sides so that the cloth shrinks tight; dry with warm air; brush an acrylic base over the front and leave it. Left-over resin skimmed over it later adds strength.',
-    reason:
-      'Resin runs through an open tear and its edges stand up; over a closed one it levels bumps that paint never would.',
-    source: TRADE,
-    needed: true,
-    cautions: ['hot air', 'knife'],
-    find: (facts) =>
-      damaged(facts, 'tear', (tear, count) => {
-        const length = ['length of the tear', tear.lengthM, 'length', 'measured'] as const;
-        const pieces = ['pieces', count, 'number'] as const;
-        return {
-          materials: [
-            need('cloth tape 48 mm', tear.lengthM * 1.5 * count, 'L · 1.5 · n', length, pieces),
-            need(
-              'acrylic paint',
-              tear.lengthM * PATCH_WIDTH_M * COAT_OF_PAINT_M * count,
-              'L · w · h · n',
-              length,
-              ['width of the base, w', PATCH_WIDTH_M, 'length', 'rule of thumb'],
-              ['wet coat, h', COAT_OF_PAINT_M, 'film', 'rule of thumb'],
-              pieces,
-            ),
-          ],
-          drying: dry(),
-        };
-      }),
   },
   {
     id: 'put right',

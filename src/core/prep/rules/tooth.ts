@@ -1,66 +1,89 @@
-import { reliefRoom, shareProud } from '../../coat';
+import { shareProud } from '../../coat';
 import type { PrepContext } from '../context';
 import type { PrepArea, PrepCoat } from '../facts';
-import { gritSequence } from '../grit';
-import { need } from '../materials';
-import type { DefectKind } from '../../piece';
 import type { PrepRule, TaskDraft } from '../task';
-import { below } from './below';
+import { belowOn } from './below';
 import { filmOn, sanding } from './sandWork';
 
 const TRADE = 'Common practice, no source.';
-const SCRATCHES =
+/** Where sanding rules take their numbers from. */
+export const SCRATCHES =
   'Grain sizes FEPA 43 / ISO 6344, from memory; scratch depths are a rule of thumb.';
 /** The grit of each school, from its range 80–120 and 220–320. */
 const TOOTH_GRIT = { coarse: 100, fine: 240 } as const;
-/** Spot that one nib or pit needs, m². Judgement, no source. */
-const SPOT_M2 = 20e-4;
-/** Strip along an edge that a lip or drips need, m, and matter for each metre, m². Judgement, no source. */
-const LIP = { widthM: 10e-3, sectionM2: 0.25e-6 } as const;
-const DRIPS = { widthM: 15e-3, sectionM2: 2e-6 } as const;
+/** Scuffing of plastic that is too smooth to hold resin. Common practice, no source. */
+const SCUFF_GRIT = 320;
+/** Old resin that is younger may still be inside its window, days. Common practice (first cure), no source. */
+const YOUNG_DAYS = 1;
 
 interface Tooth {
-  readonly areas: readonly PrepArea[];
-  /** Not before the coat below can be handled. */
+  /** Areas that are hard, or bare plastic. */
+  readonly hard: readonly PrepArea[];
+  /** Not before what lies below can be handled. */
   readonly notBeforeMs?: number;
-  /** Inside its recoat window nothing is sanded, until it shuts. */
-  readonly window?: { readonly opensMs: number; readonly shutsMs: number };
+  /** Areas whose film is inside its recoat window or before it: nothing is sanded there until it shuts. */
+  readonly soft: readonly PrepArea[];
+  readonly window: { readonly opensMs: number; readonly shutsMs: number } | null;
 }
 
 /** Several rules ask for the tooth of the same coats. */
-const known = new WeakMap<PrepContext, Map<string, Tooth | null>>();
+const known = new WeakMap<PrepContext, Map<string, Tooth>>();
 
-/** Where a coat needs tooth, or why not yet; null when there is nothing to key. */
-function toothOf(facts: PrepContext, coat: PrepCoat): Tooth | null {
-  const here = known.get(facts) ?? new Map<string, Tooth | null>();
+function toothOf(facts: PrepContext, coat: PrepCoat): Tooth {
+  const here = known.get(facts) ?? new Map<string, Tooth>();
   known.set(facts, here);
-  const found = here.get(coat.id);
-  if (found !== undefined) return found;
-  const tooth = findTooth(facts, coat);
+  const tooth = here.get(coat.id) ?? findTooth(facts, coat);
   here.set(coat.id, tooth);
   return tooth;
 }
 
-function findTooth(facts: PrepContext, coat: PrepCoat): Tooth | null {
-  const areas = facts.areasOf(coat);
-  const under = below(facts, coat);
+/** Old resin that no coat of ours covers; a casting whose surface nobody told is one. */
+export const isOldResin = ({ support }: Pick<PrepContext, 'support'>, { surface }: PrepArea) =>
+  surface.kind === 'old resin' || (support === 'cured resin' && surface.kind === 'bare');
+
+const isSmooth = ({ support }: PrepContext, { surface }: PrepArea): boolean =>
+  support === 'plastic' && surface.kind === 'bare';
+
+function findTooth(facts: PrepContext, coat: PrepCoat): Tooth {
   const always = facts.schools.recoat === 'always sand';
-  if (!under) {
-    const old = areas.filter((a) => a.surface.kind === 'old resin' && !a.surface.sanded);
-    return old.length > 0 ? { areas: old } : null;
+  const under = belowOn(facts, coat);
+  const hard: PrepArea[] = [];
+  const soft: PrepArea[] = [];
+  const handled: number[] = [];
+  const windows: { opensMs: number; shutsMs: number }[] = [];
+  for (const area of facts.areasOf(coat)) {
+    const lower = under.get(area.id);
+    if (!lower) {
+      if (!area.surface.sanded && (isOldResin(facts, area) || isSmooth(facts, area)))
+        hard.push(area);
+    } else if (!lower.poured) {
+      if (always) hard.push(area);
+    } else if (always || facts.nowMs >= lower.poured.recoatClosesMs) {
+      hard.push(area);
+      handled.push(lower.poured.handleMs);
+    } else {
+      soft.push(area);
+      const { recoatOpensMs: opensMs, recoatClosesMs: shutsMs } = lower.poured;
+      windows.push({ opensMs, shutsMs });
+    }
   }
-  const shared = areas.filter((a) => under.areaIds.includes(a.id));
-  if (!under.poured) return always ? { areas: shared } : null;
-  const { recoatOpensMs, recoatClosesMs, handleMs } = under.poured;
-  if (always || facts.nowMs >= recoatClosesMs) return { areas: shared, notBeforeMs: handleMs };
-  return { areas: shared, window: { opensMs: recoatOpensMs, shutsMs: recoatClosesMs } };
+  return {
+    hard,
+    soft,
+    ...(handled.length > 0 && { notBeforeMs: Math.max(...handled) }),
+    window:
+      windows.length > 0
+        ? {
+            opensMs: Math.max(...windows.map((w) => w.opensMs)),
+            shutsMs: Math.min(...windows.map((w) => w.shutsMs)),
+          }
+        : null,
+  };
 }
 
 /** Whether a coat's ground is sanded for tooth. */
-export const isToothed = (facts: PrepContext, coat: PrepCoat): boolean => {
-  const tooth = toothOf(facts, coat);
-  return tooth !== null && tooth.window === undefined;
-};
+export const isToothed = (facts: PrepContext, coat: PrepCoat): boolean =>
+  toothOf(facts, coat).hard.length > 0;
 
 /** The recoat window that a coat goes into, and the areas below it that are still soft; null where nothing is. */
 export function softBelow(
@@ -71,168 +94,81 @@ export function softBelow(
   readonly opensMs: number;
   readonly shutsMs: number;
 } | null {
-  const tooth = toothOf(facts, coat);
-  return tooth?.window ? { areaIds: tooth.areas.map((a) => a.id), ...tooth.window } : null;
+  const { soft, window } = toothOf(facts, coat);
+  return window ? { areaIds: soft.map((a) => a.id), ...window } : null;
 }
 
-/** Tooth for one coat: to be sanded, to be skipped until, or nothing. */
-function toothDraft(facts: PrepContext, coat: PrepCoat): TaskDraft | null {
-  const tooth = toothOf(facts, coat);
-  if (!tooth) return null;
-  const { areas, notBeforeMs, window } = tooth;
-  const base = { on: coat.id, coatId: coat.id, areaIds: areas.map((a) => a.id) };
-  if (window)
+/** Share of an area whose relief stands up through what lies on it, 0…1. */
+const proudOn = (facts: PrepContext, area: PrepArea): number =>
+  filmOn(facts, area.id) === null ? 0 : shareProud(area.relief, filmOn(facts, area.id) ?? 0);
+
+/** How an area asks for its tooth, where that is not plain sanding. */
+function hardDraft(facts: PrepContext, coat: PrepCoat, hard: readonly PrepArea[]) {
+  const under = belowOn(facts, coat);
+  const plastic = hard.every((a) => isSmooth(facts, a) && !under.has(a.id));
+  if (plastic)
     return {
-      ...base,
-      title: 'No sanding inside the recoat window',
-      how: 'Touch with a gloved fingertip: tack, no strings. Then the next coat bonds without tooth.',
+      title: 'Scuff the plastic',
+      how: `P${SCUFF_GRIT}, even and matt all over; no heat, and try the cloth’s alcohol on an unseen spot.`,
+      reason: 'Smooth plastic gives resin nothing to hold: it can be peeled off like a skin.',
+    };
+  if (hard.some((a) => proudOn(facts, a) > 0))
+    return {
+      title: 'Sand for tooth between what stands up',
+      how: 'A folded strip or an abrasive pad between the relief; what stands up is not cut down. Better next time: recoat inside the window.',
+    };
+  const young = hard.some(
+    (a) => !under.has(a.id) && a.surface.ageDays !== null && a.surface.ageDays < YOUNG_DAYS,
+  );
+  return young
+    ? {
+        how: 'It is younger than a day: touch it first with a gloved fingertip. Tack that pulls no strings, from a right mix: leave this step out with that as the reason. Else sand, even and matt all over.',
+      }
+    : {};
+}
+
+/** Tooth for one coat: to be sanded, to be skipped until, both on different areas, or nothing. */
+function toothDrafts(facts: PrepContext, coat: PrepCoat): TaskDraft[] {
+  const { hard, soft, notBeforeMs, window } = toothOf(facts, coat);
+  const drafts: TaskDraft[] = [];
+  if (hard.length > 0) {
+    const own = hardDraft(facts, coat, hard);
+    drafts.push({
+      on: coat.id,
+      coatId: coat.id,
+      areaIds: hard.map((a) => a.id),
+      ...own,
+      ...sanding(facts, hard, coat, {
+        why: 'tooth',
+        key: `tooth:${coat.id}`,
+        grits: [own.title === 'Scuff the plastic' ? SCUFF_GRIT : TOOTH_GRIT[facts.schools.tooth]],
+        spare: (area) => proudOn(facts, area),
+      }),
+      ...(notBeforeMs !== undefined && { notBeforeMs }),
+    });
+  }
+  if (window) {
+    const proud = soft.some((a) => proudOn(facts, a) > 0);
+    drafts.push({
+      on: hard.length > 0 ? `${coat.id}.window` : coat.id,
+      coatId: coat.id,
+      areaIds: soft.map((a) => a.id),
+      title: proud
+        ? 'Recoat inside the window: relief stands up'
+        : 'No sanding inside the recoat window',
+      how: proud
+        ? 'Later only the resin between what stands up can be sanded, by hand and badly. Touch with a gloved fingertip: tack, no strings; then coat.'
+        : 'Touch with a gloved fingertip: tack, no strings. Then the next coat bonds without tooth.',
+      reason: 'The film is still open: the next coat grows together with it.',
+      cautions: ['skin'],
       notBeforeMs: window.opensMs,
       skippedUntilMs: window.shutsMs,
-    };
-  const told = {
-    why: 'tooth',
-    key: `tooth:${coat.id}`,
-    grits: [TOOTH_GRIT[facts.schools.tooth]],
-  } as const;
-  return {
-    ...base,
-    ...sanding(facts, areas, coat, told),
-    ...(notBeforeMs !== undefined && { notBeforeMs }),
-  };
+    });
+  }
+  return drafts;
 }
 
-interface Flattening {
-  readonly grits: readonly number[];
-  readonly spot?: (facts: PrepContext, area: PrepArea) => { areaM2: number; removeM3: number };
-}
-
-const alongEdges =
-  ({ widthM, sectionM2 }: { widthM: number; sectionM2: number }) =>
-  (_: PrepContext, area: PrepArea) => {
-    const lengthM = area.edges.reduce((sum, e) => sum + (e.kind === 'doming' ? 0 : e.lengthM), 0);
-    return { areaM2: lengthM * widthM, removeM3: lengthM * sectionM2 };
-  };
-const spot = () => ({ areaM2: SPOT_M2, removeM3: 0 });
-const proud = (facts: PrepContext, area: PrepArea) => {
-  const film = filmOn(facts, area.id) ?? 0;
-  return {
-    areaM2: area.areaM2 * shareProud(area.relief, film),
-    removeM3: area.areaM2 * reliefRoom(area.relief, film, Infinity),
-  };
-};
-
-/** Cured faults that sanding puts right, and how coarse it begins. Common practice, no source. */
-const FLATTEN: Readonly<Partial<Record<DefectKind, Flattening>>> = {
-  'dust nib': { grits: [220, 320], spot },
-  bubbles: { grits: [120, 220], spot },
-  'tape lip': { grits: [120, 220], spot: alongEdges(LIP) },
-  drips: { grits: [80, 120, 220], spot: alongEdges(DRIPS) },
-  'proud relief': { grits: [80, 120, 220], spot: proud },
-  dimples: { grits: [120, 220] },
-  'fish eye': { grits: [120, 220] },
-  peeling: { grits: [80, 120, 220] },
-  haze: { grits: [220, 320] },
-  scratches: { grits: [220, 320] },
-};
-
-/** Where faults are sanded flat before the next coat. */
-function flattenAreas(facts: PrepContext): readonly PrepArea[] {
-  const next = facts.waiting[0];
-  return next ? facts.areasOf(next).filter((a) => facts.on(a.id).last) : [];
-}
-
-/** Whether anything is sanded flat before the next coat. */
-export const flattens = (facts: PrepContext): boolean =>
-  facts.defects.some((d) => FLATTEN[d.kind]) && flattenAreas(facts).length > 0;
-
-function flattenDrafts(facts: PrepContext): TaskDraft[] {
-  const areas = flattenAreas(facts);
-  const next = facts.waiting[0] ?? null;
-  const notBeforeMs = facts.lying.at(-1)?.poured?.handleMs;
-  return facts.defects.flatMap((defect) => {
-    const kind = FLATTEN[defect.kind];
-    const [first] = areas;
-    if (!kind || !first || !next || notBeforeMs === undefined) return [];
-    const told = kind.spot?.(facts, first);
-    return [
-      {
-        on: defect.id,
-        coatId: next.id,
-        areaIds: areas.map((a) => a.id),
-        title: `Sand flat: ${defect.kind}`,
-        notBeforeMs,
-        ...sanding(facts, areas, next, {
-          why: 'flatten',
-          key: `flatten:${defect.id}`,
-          grits: kind.grits,
-          ...told,
-        }),
-      },
-    ];
-  });
-}
-
-const ownSanding = (facts: PrepContext): TaskDraft[] =>
-  facts.own.flatMap((own) => {
-    if (own.kind !== 'sand') return [];
-    const areas = facts.areas.filter((a) => own.areaIds.includes(a.id));
-    const next = facts.waiting[0] ?? null;
-    return [
-      {
-        on: own.key,
-        coatId: next?.id ?? null,
-        areaIds: own.areaIds,
-        title: own.title,
-        needed: own.needed,
-        ...sanding(facts, areas, next, {
-          why: 'own',
-          key: `own sanding:${own.key}`,
-          grits: gritSequence('P', own.fromGrit, own.toGrit),
-        }),
-      },
-    ];
-  });
-
-/** Polish spread on the film, m (40 ml/m²). Judgement, no source. */
-const POLISH_M = 40e-6;
-const POLISHED: readonly DefectKind[] = ['scratches', 'dust nib', 'haze'];
-
-export const SANDING_RULES: readonly PrepRule[] = [
-  {
-    id: 'shape paste',
-    step: 'shape',
-    title: 'Shape the dry paste',
-    how: 'Take down what stands too high with P80, smooth with P220; brush out the dust, repaint.',
-    reason: 'Paste is easily shaped before it is sealed, and not afterwards.',
-    source: `${TRADE} ${SCRATCHES}`,
-    needed: false,
-    cautions: ['dust'],
-    find: (facts) =>
-      facts.ground
-        .filter(({ area }) => area.relief.some((r) => r.kind === 'paste'))
-        .map(({ area, coatId }) => {
-          const share = area.relief.reduce((s, r) => s + (r.kind === 'paste' ? r.share : 0), 0);
-          const next = facts.waiting.find((c) => c.id === coatId) ?? null;
-          const plan = {
-            why: 'shape',
-            key: '',
-            grits: [80, 220],
-            areaM2: area.areaM2 * share,
-          } as const;
-          return { on: area.id, coatId, areaIds: [area.id], ...sanding(facts, [area], next, plan) };
-        }),
-  },
-  {
-    id: 'flatten',
-    step: 'sand',
-    title: 'Sand flat',
-    how: 'Flat block over the fault and a little round it, until the light no longer breaks.',
-    reason: 'A fault that stands up or sinks in shows through the next coat.',
-    source: `${TRADE} ${SCRATCHES}`,
-    needed: true,
-    cautions: ['dust'],
-    find: flattenDrafts,
-  },
+export const TOOTH_RULES: readonly PrepRule[] = [
   {
     id: 'tooth',
     step: 'sand',
@@ -242,59 +178,6 @@ export const SANDING_RULES: readonly PrepRule[] = [
     source: `${TRADE} ${SCRATCHES}`,
     needed: true,
     cautions: ['dust'],
-    find: (facts) => facts.waiting.map((c) => toothDraft(facts, c)).filter((d) => d !== null),
-  },
-  {
-    id: 'own sanding',
-    step: 'sand',
-    title: 'Sand',
-    how: 'As you planned it: each grit takes out the scratches of the one before.',
-    reason: 'Added by you.',
-    source: SCRATCHES,
-    needed: true,
-    cautions: ['dust'],
-    find: ownSanding,
-  },
-  {
-    id: 'polish',
-    step: 'sand',
-    title: 'Polish to gloss',
-    how: 'Wet from grit to grit, each across the last, then polish on a soft cloth; keep it cool.',
-    reason: 'No further coat comes to hide the scratches.',
-    source: SCRATCHES,
-    needed: false,
-    cautions: ['dust'],
-    find: (facts) => {
-      const top = facts.lying.at(-1);
-      const wanted = facts.defects.some((d) => POLISHED.includes(d.kind));
-      if (!top?.poured || facts.waiting.length > 0 || !wanted) return [];
-      const areas = facts.areasOf(top);
-      const plan = {
-        why: 'polish',
-        key: `polish:${top.id}`,
-        grits: gritSequence('P', 400, 2500),
-      } as const;
-      const told = sanding(facts, areas, null, plan);
-      const area = told.sanding?.areaM2 ?? 0;
-      return [
-        {
-          on: top.id,
-          coatId: null,
-          areaIds: areas.map((a) => a.id),
-          notBeforeMs: top.poured.handleMs,
-          ...told,
-          materials: [
-            ...(told.materials ?? []),
-            need(
-              'polish',
-              area * POLISH_M,
-              'A · h',
-              ['area, A', area, 'area'],
-              ['polish, h', POLISH_M, 'film', 'rule of thumb'],
-            ),
-          ],
-        },
-      ];
-    },
+    find: (facts) => facts.waiting.flatMap((c) => toothDrafts(facts, c)),
   },
 ];

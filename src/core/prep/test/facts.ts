@@ -1,7 +1,7 @@
 import { measureShape, type Shape } from '../../geometry';
 import type { Damage, EdgeKind, OldResin, Relief } from '../../piece';
 import { DEFAULT_SCHOOLS, planPrep, type CoatInstants, type PrepTask } from '..';
-import type { PrepArea, PrepCoat, PrepFacts, PrepSchools } from '../facts';
+import type { OwnTask, PrepArea, PrepCoat, PrepFacts, PrepSchools } from '../facts';
 
 export const HOUR = 3_600_000;
 export const NOW = 1000 * HOUR;
@@ -82,6 +82,7 @@ export function pouredAgo(hours: number): CoatInstants {
     recoatClosesMs: at(14),
     unmaskClosesMs: at(16),
     handleMs: at(20),
+    curedMs: at(120),
   };
 }
 
@@ -109,6 +110,17 @@ export function facts(
     schools: { ...DEFAULT_SCHOOLS, ...schools },
   };
 }
+
+/** A step of the user's own before whatever comes next. */
+export const OWN = {
+  key: 'o',
+  needed: true,
+  areaIds: [] as readonly string[],
+  on: { at: 'next' },
+  turn: 0,
+} as const;
+export const ownNote = (change: Partial<Extract<OwnTask, { kind: 'note' }>> = {}) =>
+  ({ ...OWN, kind: 'note', title: 'Ask', labelS: 0, ...change }) as const;
 
 /** Ids of the rules that found something. */
 export const found = (of: PrepFacts): string[] => [...new Set(planPrep(of).map((t) => t.rule))];

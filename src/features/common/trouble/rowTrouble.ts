@@ -14,6 +14,7 @@ const SINGULAR: Readonly<Record<TableName, string>> = {
   photos: 'photo',
   drafts: 'draft',
   tasks: 'step',
+  templates: 'list of steps',
   air: 'reading of the air',
   log: 'entry of the log',
 };

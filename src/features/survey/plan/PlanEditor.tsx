@@ -56,6 +56,7 @@ function useFinish(done: () => void, onTrouble: (why: string | null) => void) {
           ...d.areas,
           {
             ...emptyArea(format, 'recess'),
+            ...{ porosity: area.porosity, surface: area.surface },
             id,
             name: `Recess ${count + 1}`,
             shape: 'outline',
