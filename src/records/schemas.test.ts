@@ -18,6 +18,7 @@ const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {
   pieces: ['level', 'turnedMs', 'dueMs'],
   areas: ['partOf'],
   layers: ['over'],
+  air: ['surfaceK'],
   sessions: ['endedMs'],
   batches: [
     ...['aKg', 'bKg', 'aBy', 'bBy', 'reading'],

@@ -126,13 +126,15 @@ export function buildUp<C extends BuildCoat>(
 
   function layCoat(coat: C): void {
     const own = PARTLY.includes(coat.kind) ? [] : filmAreas(coat, areas);
-    for (const id of coat.areaIds) if (lies.has(id)) lies.set(id, { ...on(id), last: coat });
+    const over = liesOver(coat);
+    for (const id of coat.areaIds)
+      if (lies.has(id) && !own.some((a) => a.id === id)) lies.set(id, { ...on(id), last: coat });
     for (const { id } of own) {
-      const { surfaceM, films, top, levelled, pores, ...rest } = on(id);
+      const { surfaceM, films, top, levelled, pores, layers: laid, relief } = on(id);
       const film = { coat, bottomM: surfaceM, topM: surfaceM + staysOn(coat, id) };
-      const over = liesOver(coat);
       lies.set(id, {
-        ...rest,
+        layers: laid,
+        relief,
         pores: over ? null : pores,
         surfaceM: over ? film.topM : surfaceM,
         films: [...films, film],
@@ -142,7 +144,7 @@ export function buildUp<C extends BuildCoat>(
       });
     }
     const face = own.find((a) => a.kind === 'face');
-    if (!liesOver(coat) || !face) return;
+    if (!over || !face) return;
     const reached = ({ kind, liesIn = null }: BuildArea) =>
       kind === 'recess' && (liesIn === null || own.some((a) => a.id === liesIn));
     for (const pit of areas.filter(reached)) {

@@ -45,17 +45,31 @@ export function prepContext(facts: PrepFacts): PrepContext {
       ? [{ area, coatId: next?.id ?? null }]
       : [];
   });
-  const areasOf = (coat: PrepCoat) =>
-    coat.areaIds.map((id) => byId.get(id)).filter((a) => a !== undefined);
+  const own = new Map<PrepCoat, readonly PrepArea[]>();
+  const areasOf = (coat: PrepCoat) => {
+    const known = own.get(coat) ?? coat.areaIds.flatMap((id) => byId.get(id) ?? []);
+    own.set(coat, known);
+    return known;
+  };
   return { ...facts, waiting, lying, areaOf: (id) => byId.get(id), areasOf, on, nextOn, ground };
 }
 
-/** Length and unrolled area of an area's open edges, one piece. */
-export function openEdges(area: PrepArea): {
+interface OpenEdges {
   readonly lengthM: number;
   readonly bandM2: number;
   readonly indices: readonly number[];
-} {
+}
+/** Areas never change once they are read. */
+const opens = new WeakMap<PrepArea, OpenEdges>();
+
+/** Length and unrolled area of an area's open edges, one piece. */
+export function openEdges(area: PrepArea): OpenEdges {
+  const known = opens.get(area) ?? findOpen(area);
+  opens.set(area, known);
+  return known;
+}
+
+function findOpen(area: PrepArea): OpenEdges {
   const indices = area.edges.flatMap((e, i) => (e.kind === 'open' ? [i] : []));
   const open = indices.map((i) => area.edges[i]).filter((e) => e !== undefined);
   return {

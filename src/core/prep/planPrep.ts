@@ -87,10 +87,12 @@ export function coatOrder(
 export function planPrep(facts: PrepFacts): PrepTask[] {
   const context: PrepContext = prepContext(facts);
   const orderOf = coatOrder(facts.coats);
-  return PREP_RULES.flatMap((rule) => rule.find(context).map((draft) => taskOf(rule, draft))).sort(
-    (a, b) => {
-      const [x, y] = [orderOf(a.coatId), orderOf(b.coatId)];
-      return x === y ? stepIndex(a) - stepIndex(b) : x - y;
-    },
-  );
+  const placed: { task: PrepTask; coat: number; step: number }[] = [];
+  for (const rule of PREP_RULES)
+    for (const draft of rule.find(context)) {
+      const task = taskOf(rule, draft);
+      placed.push({ task, coat: orderOf(task.coatId), step: stepIndex(task) });
+    }
+  placed.sort((a, b) => (a.coat === b.coat ? a.step - b.step : a.coat - b.coat));
+  return placed.map((p) => p.task);
 }

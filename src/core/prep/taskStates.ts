@@ -66,36 +66,34 @@ function stateOf(
   done: readonly DoneTask[],
   facts: PlaceFacts,
   air: readonly AirStep[],
-): Omit<Stated, 'task' | 'record'> {
+): Stated {
   const { nowMs } = facts;
-  const { problems } = task;
-  const plain = { problems, dry: null, untilMs: null, again: null };
+  // One literal: thousands of these are made for the list of a day.
+  const as = (
+    state: TaskState,
+    untilMs: number | null = null,
+    dry: DryTime | null = null,
+    again: Again | null = null,
+    problems = task.problems,
+  ): Stated => ({ task, record, state, problems, dry, untilMs, again });
   const waits = task.notBeforeMs !== null && task.notBeforeMs > nowMs;
-  if (record?.state === 'waived') return { ...plain, state: 'waived' };
+  if (record?.state === 'waived') return as('waived');
   if (task.skippedUntilMs !== null)
-    return waits
-      ? { ...plain, state: 'waiting', untilMs: task.notBeforeMs }
-      : { ...plain, state: 'skipped', untilMs: task.skippedUntilMs };
+    return waits ? as('waiting', task.notBeforeMs) : as('skipped', task.skippedUntilMs);
   if (record?.state === 'done') {
     const doneMs = record.doneMs ?? nowMs;
     if (doneMs > nowMs + CLOCK_SLACK_MS)
-      return { ...plain, state: 'open', problems: [...problems, 'done in the future'] };
+      return as('open', null, null, null, [...task.problems, 'done in the future']);
     const again = faultOf(task, record) ?? againOf({ task, doneMs }, done, facts);
-    if (again) return { ...plain, state: 'redo', again };
-    if (!task.drying) return { ...plain, state: 'done' };
+    if (again) return as('redo', null, null, again);
+    if (!task.drying) return as('done');
     const dry = dryTime(task.drying, doneMs, air, nowMs);
-    if (dry.dryMs <= nowMs) return { ...plain, state: 'done', dry };
+    if (dry.dryMs <= nowMs) return as('done', null, dry);
     const stuck = dry.rate === 0;
-    return {
-      state: 'drying',
-      again: null,
-      dry,
-      untilMs: dry.dryMs,
-      problems: stuck ? [...problems, 'air does not dry'] : problems,
-    };
+    const problems = stuck ? [...task.problems, 'air does not dry' as const] : task.problems;
+    return as('drying', dry.dryMs, dry, null, problems);
   }
-  if (waits) return { ...plain, state: 'waiting', untilMs: task.notBeforeMs };
-  return { ...plain, state: 'open' };
+  return waits ? as('waiting', task.notBeforeMs) : as('open');
 }
 
 /**
@@ -122,22 +120,21 @@ export function orderTasks(
   return ordered;
 }
 
-/** The coat that is poured before this task's turn: a lower one on the same areas. */
-function coatBefore(coats: PrepFacts['coats'], task: PrepTask): string | null {
-  const own = coats.find((c) => c.id === task.coatId);
-  if (task.step === 'after')
-    return (
-      coats.filter((c) => c.poured === null).sort((a, b) => b.order - a.order)[0]?.name ?? null
-    );
-  const lower = coats.filter(
+/**
+ * The coat that is poured before this task's turn: a lower one on the same areas.
+ * @param waiting coats that are not poured, highest first
+ */
+function coatBefore(waiting: PrepFacts['coats'], task: PrepTask): string | null {
+  if (task.step === 'after') return waiting[0]?.name ?? null;
+  const own = waiting.find((c) => c.id === task.coatId);
+  if (!own) return null;
+  const lower = waiting.find(
     (c) =>
-      own !== undefined &&
-      c.poured === null &&
       c.order < own.order &&
       // A piece is turned for a coat when those of its other side are poured.
       (task.step === 'turn' || c.areaIds.some((id) => task.areaIds.includes(id))),
   );
-  return lower.sort((a, b) => b.order - a.order)[0]?.name ?? null;
+  return lower?.name ?? null;
 }
 
 /** A piece is levelled once for all its coats: the latest level counts for each that has none of its own. */
@@ -151,12 +148,14 @@ function levelledBefore(task: PrepTask, records: readonly TaskRecord[]): TaskRec
 const isCleaned = ({ task, state }: PlacedTask): boolean =>
   task.step === 'wipe' && state === 'done';
 
-/** The one that is waited for longest; the last of them when none has a clock. */
-const longest = (tasks: readonly Stated[]): Stated | undefined =>
-  tasks.reduce<Stated | undefined>(
-    (late, t) => (late === undefined || (t.untilMs ?? 0) >= (late.untilMs ?? 0) ? t : late),
-    undefined,
-  );
+/** Of those that must come first the one that is waited for longest; the last of them when none has a clock. */
+function longest(first: readonly Stated[], then: PrepTask): Stated | undefined {
+  let late: Stated | undefined;
+  for (const s of first)
+    if ((late === undefined || (s.untilMs ?? 0) >= (late.untilMs ?? 0)) && dependsOn(then, s.task))
+      late = s;
+  return late;
+}
 
 type PlaceFacts = AgainFacts;
 
@@ -193,24 +192,43 @@ export function placeTasks(
       ? [{ task, doneMs: record.doneMs }]
       : [];
   });
-  const stated = ordered.map((task): Stated => {
-    const record = recordOf(task);
-    return { task, record, ...stateOf(task, record, done, facts, air) };
-  });
-  const first = stated.filter((s) => s.state === 'drying' || (s.task.needed && !isSettled(s)));
+  const stated = ordered.map((task) => stateOf(task, recordOf(task), done, facts, air));
+  const first = new Map<string | null, Stated[]>();
+  for (const s of stated) {
+    if (s.state !== 'drying' && (!s.task.needed || isSettled(s))) continue;
+    const mates = first.get(s.task.coatId);
+    if (mates) mates.push(s);
+    else first.set(s.task.coatId, [s]);
+  }
+  const waiting = facts.coats.filter((c) => c.poured === null).sort((a, b) => b.order - a.order);
   const placed = stated.map((s): PlacedTask => {
-    const plain = { ...s, blockedBy: null, after: null };
-    const after = coatBefore(facts.coats, s.task);
-    if (after !== null && s.state !== 'waived' && s.state !== 'skipped')
-      return s.record?.state === 'done' && s.state === 'done'
-        ? plain
-        : { ...plain, state: 'later', after };
-    if (s.state === 'waived' || s.state === 'skipped' || s.state === 'drying') return plain;
-    const under = longest(first.filter((d) => dependsOn(s.task, d.task)));
-    const ownWait = s.state === 'waiting' && s.untilMs !== null ? s.untilMs : -Infinity;
+    const { state, untilMs } = s;
+    const as = (
+      now: TaskState,
+      until: number | null,
+      blockedBy: PrepTask | null,
+      after: string | null,
+    ): PlacedTask => ({
+      task: s.task,
+      record: s.record,
+      state: now,
+      problems: s.problems,
+      dry: s.dry,
+      untilMs: until,
+      blockedBy,
+      again: s.again,
+      after,
+    });
+    if (state === 'waived' || state === 'skipped') return as(state, untilMs, null, null);
+    const after = coatBefore(waiting, s.task);
+    if (after !== null)
+      return state === 'done' ? as(state, untilMs, null, null) : as('later', untilMs, null, after);
+    if (state === 'drying') return as(state, untilMs, null, null);
+    const under = longest(first.get(s.task.coatId) ?? [], s.task);
+    const ownWait = state === 'waiting' && untilMs !== null ? untilMs : -Infinity;
     return under && (under.untilMs === null || under.untilMs > ownWait)
-      ? { ...plain, state: 'blocked', untilMs: under.untilMs, blockedBy: under.task }
-      : plain;
+      ? as('blocked', under.untilMs, under.task, null)
+      : as(state, untilMs, null, null);
   });
   const asked = new Set(tasks.map((t) => t.key));
   const kept = records.filter((r) => r.state !== 'open' && !asked.has(r.key));

@@ -46,7 +46,7 @@ export function rows() {
       name: `preparation: materials of the day from the rows of ${shop.pieces.length} pieces`,
       figure: Number(median.toFixed(1)),
       unit: 'ms',
-      limit: '<= 100',
+      limit: '<= 60',
     },
   ];
 }

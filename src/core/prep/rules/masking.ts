@@ -9,7 +9,7 @@ import {
 import type { EdgeKind } from '../../piece';
 import { MASK_FACTS, maskMaterials, removal } from '../masks';
 import type { MaterialNeed } from '../materials';
-import type { PrepRule, ProblemName, TaskDraft } from '../task';
+import type { EdgeRef, PrepRule, ProblemName, TaskDraft } from '../task';
 import { isDelicate, showsGround } from './layers';
 
 const TRADE = 'Common practice, no source.';
@@ -33,13 +33,26 @@ const holds = (facts: PrepContext, areaId: string): boolean => {
 
 const isTape = (method: MaskMethod) => method === 'painter’s tape' || method === 'cloth tape';
 
+/** Areas never change once they are read. */
+const covers = new WeakMap<PrepArea, PrepCover>();
+
 /** An area by itself as a coat covers it. */
-const coverOf = (area: PrepArea): PrepCover => ({
-  areaIds: [area.id],
-  kind: area.kind,
-  edges: area.edges.map((e, edge) => ({ ...e, on: { areaId: area.id, edge } })),
-  bareOutlineM: area.bareOutlineM,
-});
+function coverOf(area: PrepArea): PrepCover {
+  const known = covers.get(area);
+  if (known) return known;
+  const { id, kind, edges, bareOutlineM } = area;
+  const cover: PrepCover = {
+    areaIds: [id],
+    kind,
+    edges: edges.map(({ kind: wall, lengthM, heightM }, edge) => ({
+      ...{ lengthM, heightM, on: { areaId: id, edge } },
+      kind: wall,
+    })),
+    bareOutlineM,
+  };
+  covers.set(area, cover);
+  return cover;
+}
 
 /** Whether paint or spray would go over a part that stays bare: its tape comes first. */
 const keepsBare = (facts: PrepContext, { areaIds, bareOutlineM }: PrepCover): boolean =>
@@ -49,21 +62,43 @@ const keepsBare = (facts: PrepContext, { areaIds, bareOutlineM }: PrepCover): bo
     return area !== undefined && (isDelicate(area) || showsGround(facts, area));
   });
 
+type CoverEdges = Readonly<Partial<Record<EdgeKind, PrepCover['edges']>>>;
+const byKind = new WeakMap<PrepCover, CoverEdges>();
+const NO_EDGES: PrepCover['edges'] = [];
+
+/** Stretches of one kind; a cover never changes. */
+function edgesOf(cover: PrepCover, kind: EdgeKind): PrepCover['edges'] {
+  let known = byKind.get(cover);
+  if (!known) {
+    const kinds: Partial<Record<EdgeKind, PrepCover['edges'][number][]>> = {};
+    for (const edge of cover.edges) (kinds[edge.kind] ??= []).push(edge);
+    known = kinds;
+    byKind.set(cover, known);
+  }
+  return known[kind] ?? NO_EDGES;
+}
+
+const refs = new WeakMap<PrepCover['edges'], readonly EdgeRef[]>();
+function refsOf(edges: PrepCover['edges']): readonly EdgeRef[] {
+  const known = refs.get(edges) ?? edges.flatMap(({ on }) => (on ? [on] : []));
+  refs.set(edges, known);
+  return known;
+}
+
 function maskDraft(facts: PrepContext, coat: PrepCoat, cover: PrepCover): TaskDraft | null {
   const [areaId] = cover.areaIds;
   if (areaId === undefined || cover.kind === 'edge band' || cover.kind === 'recess') return null;
   if (holds(facts, areaId)) return null;
   const { mask: method } = facts.schools;
   const { count } = facts;
-  const of = (kind: EdgeKind) => cover.edges.filter((e) => e.kind === kind);
+  const of = (kind: EdgeKind) => edgesOf(cover, kind);
   const length = (edges: PrepCover['edges']) =>
     edges.reduce((sum, { lengthM }) => sum + lengthM, 0) * count;
-  const refs = (edges: PrepCover['edges']) => edges.flatMap(({ on }) => (on ? [on] : []));
   const [open, walls] = [of('open'), of('tape wall')];
   // Drips want a mask under the rim; bare parts want one round them; an edge with a wall of tape wants that wall.
   const dripM = method === 'none' ? 0 : length(open) + cover.bareOutlineM * count;
   const wallMethod = isTape(method) ? method : 'painter’s tape';
-  const edges = refs([...(method === 'none' ? [] : open), ...walls]);
+  const edges = method === 'none' ? refsOf(walls) : [...refsOf(open), ...refsOf(walls)];
   if (length(walls) === 0 && dripM === 0) return null;
   const materials: MaterialNeed[] = [
     ...(dripM > 0 ? maskMaterials(method, dripM) : []),
