@@ -47,7 +47,8 @@ export function prepContext(facts: PrepFacts): PrepContext {
   });
   const own = new Map<PrepCoat, readonly PrepArea[]>();
   const areasOf = (coat: PrepCoat) => {
-    const known = own.get(coat) ?? coat.areaIds.flatMap((id) => byId.get(id) ?? []);
+    const known =
+      own.get(coat) ?? coat.areaIds.map((id) => byId.get(id)).filter((a) => a !== undefined);
     own.set(coat, known);
     return known;
   };

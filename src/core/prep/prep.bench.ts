@@ -9,7 +9,7 @@ const NOW = 1000 * HOUR;
 const ROOM = [{ fromMs: 0, temperatureK: 295.15, humidity: 0.5 }];
 
 /** A piece of `areas` areas and `coats` coats that asks much: a recess, bare parts, ink, relief, damage. */
-function busy(areas: number, coats: number): PrepFacts {
+export function busy(areas: number, coats: number): PrepFacts {
   const face = (i: number): PrepArea => {
     const recess = i % 4 === 3;
     const size = recess ? 0.05 : 0.3;

@@ -1,4 +1,4 @@
-import { workRegion, type HalfPlane, type Region } from '../../geometry';
+import { pathBox, shapePath, workRegion, type HalfPlane, type Region } from '../../geometry';
 import { openEdges, type PrepContext } from '../context';
 import type { PrepArea, PrepCoat } from '../facts';
 import { sandingMaterials, sandingPlan } from '../sanding';
@@ -32,17 +32,50 @@ function cutArea(facts: PrepContext, ids: readonly string[], limit: HalfPlane | 
   return found;
 }
 
+interface Box {
+  readonly left: number;
+  readonly right: number;
+  readonly low: number;
+  readonly high: number;
+}
+const boxes = new WeakMap<PrepArea, Box>();
+
+function boxOf(area: PrepArea): Box {
+  const found = boxes.get(area);
+  if (found) return found;
+  const { middle, widthM, heightM } = pathBox(shapePath(area.shape));
+  const [x, y] = [middle[0] + area.at[0], middle[1] + area.at[1]];
+  const box = {
+    ...{ left: x - widthM / 2, right: x + widthM / 2 },
+    ...{ low: y - heightM / 2, high: y + heightM / 2 },
+  };
+  boxes.set(area, box);
+  return box;
+}
+
+const touches = (a: Box, b: Box): boolean =>
+  a.left < b.right && b.left < a.right && a.low < b.high && b.low < a.high;
+
 /** Area to sand, one piece, m². Polygon operations only where a recess or a line cuts into it. */
 function sandArea(facts: PrepContext, areas: readonly PrepArea[], limit: HalfPlane | null): number {
-  const ids = areas.map((a) => a.id);
-  const cut =
-    limit !== null ||
-    (facts.areas.some((a) => a.kind === 'recess') && areas.some((a) => a.kind === 'face'));
+  const pits = facts.areas.filter((a) => a.kind === 'recess');
+  const cutsInto = (face: PrepArea) => pits.filter((pit) => touches(boxOf(pit), boxOf(face)));
   const flat = areas.filter((a) => a.kind !== 'edge band');
-  const bands = areas.filter((a) => a.kind === 'edge band');
-  const bandM2 = bands.reduce((sum, a) => sum + a.areaM2, 0);
-  const flatM2 = cut ? cutArea(facts, ids, limit) : flat.reduce((sum, a) => sum + a.areaM2, 0);
-  return flatM2 + bandM2;
+  const faces = flat.filter((a) => a.kind === 'face');
+  const bandM2 = areas.reduce((sum, a) => sum + (a.kind === 'edge band' ? a.areaM2 : 0), 0);
+  // A face with its own pits among them is one ground.
+  if (faces.some((face) => cutsInto(face).some((pit) => flat.includes(pit))))
+    return (
+      cutArea(
+        facts,
+        flat.map((a) => a.id),
+        limit,
+      ) + bandM2
+    );
+  return flat.reduce((sum, a) => {
+    const cut = limit !== null || (a.kind === 'face' && cutsInto(a).length > 0);
+    return sum + (cut ? cutArea(facts, [a.id], limit) : a.areaM2);
+  }, bandM2);
 }
 
 /** Film lying on an area, m; null when there is none. */
