@@ -1,17 +1,5 @@
 import { earliestPour, holdsBack, placeTasks, planPrep, type PrepFacts, type TaskRecord } from '.';
-import { dependsOn } from './order';
-import {
-  area,
-  coat,
-  damage,
-  facts,
-  HOUR,
-  NOW,
-  old,
-  pouredAgo,
-  relief,
-  surface,
-} from './test/facts';
+import { area, coat, facts, HOUR, NOW, old, pouredAgo, relief, surface } from './test/facts';
 
 const ROOM = [{ fromMs: 0, temperatureK: 295.15, humidity: 0.5 }];
 const second = coat({ id: 'second', name: 'Flood 2', order: 2 });
@@ -205,21 +193,6 @@ describe('waits side by side', () => {
       by: { rule: 'edge ground' },
     });
     expect(at({ 'dry paint': 99, seal: 50, 'edge ground': 49 })).toBeNull();
-  });
-  it('is the longest of all paths, tried one by one', () => {
-    const torn = facts({
-      support: 'canvas',
-      areas: [area({ porosity: 'porous', ...damage('tear'), ...surface('painted') })],
-      schools: { mask: 'latex' },
-    });
-    const all = placeTasks(torn, planPrep(torn), [], ROOM).tasks;
-    const tasks = all.filter((t) => t.task.needed);
-    const lasts = (t: (typeof tasks)[number]) => (t.task.drying?.labelS ?? 0) * 1000;
-    const longest = (t: (typeof tasks)[number]): number =>
-      lasts(t) +
-      Math.max(0, ...tasks.filter((p) => dependsOn(t.task, p.task)).map((p) => longest(p)));
-    const wanted = NOW + Math.max(...tasks.map(longest));
-    expect(earliestPour(all, NOW, ROOM)?.atMs).toBeCloseTo(wanted, -3);
   });
 });
 

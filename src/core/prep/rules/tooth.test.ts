@@ -1,4 +1,5 @@
-import { area, coat, facts, found, pouredAgo, relief, task } from '../test/facts';
+import { planPrep } from '..';
+import { area, coat, facts, found, pouredAgo, relief, surface, task } from '../test/facts';
 
 const second = coat({ id: 'second', name: 'Flood 2', order: 2, thicknessM: 1.8e-3 });
 
@@ -58,5 +59,78 @@ describe('a patch on a twentieth of a porous face', () => {
     const rules = found(facts({ areas: [area({ porosity: 'porous' })], coats: [patch, second] }));
     expect(rules).toContain('seal');
     expect(rules).not.toContain('tooth');
+  });
+});
+
+describe('ground that is not all alike', () => {
+  it('beside a filled recess the old face is keyed too, where only the fill was', () => {
+    // 54 cm² of dial in 432 cm² of face; the dial was filled and is hard.
+    const side = { kind: 'rectangle', widthM: 0.24, heightM: 0.18 } as const;
+    const dial = { kind: 'rectangle', widthM: 0.09, heightM: 0.06 } as const;
+    const of = facts({
+      areas: [
+        area({ shape: side, ...surface('old resin') }),
+        area({ id: 'dial', kind: 'recess', depthM: 2e-3, shape: dial }),
+      ],
+      coats: [
+        coat({ id: 'fill', kind: 'fill', order: 0, areaIds: ['dial'], poured: pouredAgo(30) }),
+        coat({ areaIds: ['face', 'dial'] }),
+      ],
+    });
+    expect(task(of, 'tooth').sanding?.areaM2).toBeCloseTo(0.24 * 0.18, 6);
+  });
+  it('a part that is still soft is left, a part that is hard is keyed', () => {
+    const of = facts({
+      areas: [area(surface('old resin')), area({ id: 'b' })],
+      coats: [
+        coat({ id: 'first', order: 0, areaIds: ['b'], poured: pouredAgo(10) }),
+        coat({ areaIds: ['face', 'b'] }),
+      ],
+    });
+    const tooth = planPrep(of).filter((t) => t.rule === 'tooth');
+    expect(tooth.map((t) => [t.areaIds, t.skippedUntilMs !== null])).toEqual([
+      [['face'], false],
+      [['b'], true],
+    ]);
+  });
+  it('between standing relief only, and inside the window the recoat is urged', () => {
+    const at = (hours: number) =>
+      task(
+        facts({
+          areas: [area(relief('stones'))],
+          coats: [
+            coat({ id: 'first', order: 0, thicknessM: 1e-3, poured: pouredAgo(hours) }),
+            coat(),
+          ],
+        }),
+        'tooth',
+      );
+    expect(at(10)).toMatchObject({
+      title: expect.stringContaining('Recoat inside the window'),
+      cautions: ['skin'],
+      reason: expect.not.stringContaining('peel'),
+    });
+    // Heights even from 0 to 2 mm over half: a quarter of the area stands through 1 mm.
+    expect(at(30).title).toContain('between what stands up');
+    expect(at(30).sanding?.areaM2).toBeCloseTo(0.08 * 0.75, 9);
+  });
+  it('old resin of less than a day may still be inside its window: the finger decides', () => {
+    const young = { ...surface('old resin').surface, ageDays: 0.5 };
+    expect(task(facts({ areas: [area({ surface: young })] }), 'tooth').how).toContain('touch it');
+    const aged = { ...young, ageDays: 5 };
+    expect(task(facts({ areas: [area({ surface: aged })] }), 'tooth').how).not.toContain('touch');
+  });
+});
+
+describe('tape that keeps a part bare', () => {
+  const order = (change: Parameters<typeof area>[0], mask: 'painter’s tape' | 'latex') =>
+    planPrep(facts({ areas: [area({ bareOutlineM: 0.2, ...change })], schools: { mask } })).map(
+      (t) => t.rule,
+    );
+  it('goes on before the spray; latex after it', () => {
+    const taped = order(surface('ink'), 'painter’s tape');
+    expect(taped.indexOf('mask')).toBeLessThan(taped.indexOf('fix art'));
+    const brushed = order(surface('ink'), 'latex');
+    expect(brushed.indexOf('mask')).toBeGreaterThan(brushed.indexOf('rub test'));
   });
 });
