@@ -6,6 +6,7 @@ test.use({ viewport: { width: 1280, height: 800 } });
 
 test('a food board refuses a resin that nobody declares for food', async ({ page }) => {
   await startPiece(page, 'Cheese board', 300, 200);
+  await page.getByLabel('Support').selectOption('sealed panel');
   await page.getByLabel('Food contact').check();
   await page.getByRole('button', { name: 'Add to the bench' }).click();
   const note = page.getByRole('note', { name: 'Millrace Clear for this use' });

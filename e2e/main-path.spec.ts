@@ -16,6 +16,7 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
 
   // Survey: 12 × 12 in, one edge taped.
   await page.getByLabel('Name').fill('Ticket window sill');
+  await page.getByLabel('Support').selectOption('sealed panel');
   await page.getByLabel('Width', { exact: true }).fill('12 in');
   await page.getByLabel('Height', { exact: true }).fill('12 in');
   await page.getByRole('tab', { name: 'Edges' }).click();

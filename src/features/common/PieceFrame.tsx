@@ -6,7 +6,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { shapeBox, type Shape } from '@/core/geometry';
 import { useNow, useShop } from '@/data/hooks';
 import { readViews, type PieceView } from '@/shop/coatView';
-import { holdsOf } from '@/shop/prepView';
+import { holdsOf, leftSteps, maskClocks } from '@/shop/prepView';
 import { useFormat, type Format } from './useFormat';
 
 export const STAGES = ['survey', 'prepare', 'coats', 'cure', 'inspect'] as const;
@@ -14,8 +14,9 @@ export type Stage = (typeof STAGES)[number];
 
 function stageMark(stage: Stage, view: PieceView, held: number): string {
   if (stage === 'prepare') {
+    if (held > 0) return `${held} open`;
     if (!view.upcoming) return view.coats.length > 0 ? '✓' : '';
-    return held > 0 ? `${held} open` : 'ready';
+    return 'ready';
   }
   if (stage === 'survey') return view.areas.length > 0 ? '✓' : '';
   if (stage === 'coats') {
@@ -117,7 +118,9 @@ export function PieceFrame({ pieceId, stage, children }: Props) {
   if (!view) return <NoPiece />;
   const { piece, drawn } = view;
   const area = drawn[0];
-  const held = view.upcoming ? holdsOf(shop, piece, view.upcoming.coat.id, now).length : 0;
+  const held = view.upcoming
+    ? holdsOf(shop, piece, view.upcoming.coat.id, now).length
+    : leftSteps(shop, piece, now).length + maskClocks(shop, piece, now).length;
   return (
     <Box maxW="1240px">
       <Flex align="baseline" gap="4" mb="3" wrap="wrap">

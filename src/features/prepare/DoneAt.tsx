@@ -47,7 +47,7 @@ export function DoneAt({ placed, reference, nowMs }: Props) {
     if ('atMs' in read) void note(read.atMs);
   };
   return (
-    <Box role="group" aria-label="Done at another time">
+    <Box role="group" aria-label="When it was done">
       <Flex gap="2" wrap="wrap" mb="2">
         {AGO.map(([label, at]) => (
           <Button key={label} size="sm" onClick={() => void note(at(nowMs))}>

@@ -19,21 +19,22 @@ interface Props {
 export function JustNow({ pieceId, groups }: Props) {
   const act = useAct();
   const [asked, setAsked] = useState(false);
-  const [not, setNot] = useState<readonly string[]>([]);
+  const [taken, setTaken] = useState<readonly string[]>([]);
   const open = allNow(groups.flatMap((g) => g.tasks));
   const coatOf = ({ task }: PlacedTask) => groups.find((g) => g.coatId === task.coatId);
   const several = new Set(open.map((t) => t.task.coatId)).size > 1;
   if (open.length < 2) return null;
-  const chosen = open.filter((t) => !not.includes(t.task.key));
+  const chosen = open.filter((t) => taken.includes(t.task.key));
+  const all = chosen.length === open.length;
   const note = async () => {
-    const all = chosen.map(({ task, record }) => ({
+    const told = chosen.map(({ task, record }) => ({
       ref: refOf(pieceId, task),
       doing: { method: task.mask, seenMs: record?.doneMs ?? null },
     }));
     const done = await act(
-      all.length === 1 ? 'note one step' : `note ${all.length} steps`,
-      (db, c) => doTasks(db, c, all),
-      all,
+      told.length === 1 ? 'note one step' : `note ${told.length} steps`,
+      (db, c) => doTasks(db, c, told),
+      told,
     );
     if (done.ok) setAsked(false);
   };
@@ -42,8 +43,8 @@ export function JustNow({ pieceId, groups }: Props) {
       <Button
         alignSelf="flex-start"
         onClick={() => {
-          // What is for a later coat is ticked by hand.
-          setNot(open.filter((t) => coatOf(t)?.next === false).map((t) => t.task.key));
+          // Nothing is taken for done that nobody ticked.
+          setTaken([]);
           setAsked(true);
         }}
       >
@@ -68,9 +69,9 @@ export function JustNow({ pieceId, groups }: Props) {
           <chakra.label key={key} display="flex" alignItems="center" gap="3" minH="44px">
             <chakra.input
               type="checkbox"
-              checked={!not.includes(key)}
+              checked={taken.includes(key)}
               onChange={() =>
-                setNot(not.includes(key) ? not.filter((k) => k !== key) : [...not, key])
+                setTaken(taken.includes(key) ? taken.filter((k) => k !== key) : [...taken, key])
               }
               width="22px"
               height="22px"
@@ -97,7 +98,14 @@ export function JustNow({ pieceId, groups }: Props) {
           disabled={chosen.length === 0}
           onClick={() => void note()}
         >
-          {chosen.length === 1 ? 'Note this one' : `Note these ${chosen.length}`}
+          {chosen.length === 0
+            ? 'Note them'
+            : chosen.length === 1
+              ? 'Note this one'
+              : `Note these ${chosen.length}`}
+        </Button>
+        <Button size="bench" onClick={() => setTaken(all ? [] : open.map((t) => t.task.key))}>
+          {all ? 'None of these' : 'All of these'}
         </Button>
         <Button size="bench" onClick={() => setAsked(false)}>
           Not yet

@@ -126,7 +126,7 @@ export function OwnStep({ view }: { view: PieceView }) {
           error={errors.title}
           onChange={(e) => edit({ title: e.target.value })}
         />
-        <Grid templateColumns="1fr 1fr 1fr" gap="3">
+        <Grid templateColumns="1fr 1fr" gap="3">
           <SelectField
             label="Kind"
             value={draft.kind}
@@ -134,17 +134,15 @@ export function OwnStep({ view }: { view: PieceView }) {
               ['note', 'a step'],
               ['sand', 'sanding'],
             ]}
-            onChange={(e) => edit({ kind: e.target.value === 'sand' ? 'sand' : 'note' })}
-          />
-          <SelectField
-            label="When"
-            value={draft.at}
-            options={[
-              ['next', 'before what comes next'],
-              ...waiting.map(({ coat }): [string, string] => [coat.id, `before ${coat.name}`]),
-              ['last', 'after the last coat'],
-            ]}
-            onChange={(e) => edit({ at: e.target.value })}
+            onChange={(e) => {
+              const sand = e.target.value === 'sand';
+              const first = areas.slice(0, 1).map((a) => a.id);
+              // Sanding goes somewhere: on the first area unless another was chosen.
+              edit({
+                kind: sand ? 'sand' : 'note',
+                ...(sand && draft.areaIds.length === 0 && { areaIds: first }),
+              });
+            }}
           />
           {draft.kind === 'note' && (
             <TextField
@@ -155,6 +153,16 @@ export function OwnStep({ view }: { view: PieceView }) {
             />
           )}
         </Grid>
+        <SelectField
+          label="When"
+          value={draft.at}
+          options={[
+            ['next', 'before what comes next'],
+            ...waiting.map(({ coat }): [string, string] => [coat.id, `before ${coat.name}`]),
+            ['last', 'after the last coat'],
+          ]}
+          onChange={(e) => edit({ at: e.target.value })}
+        />
         {draft.kind === 'sand' && <Grits draft={draft} errors={errors} onEdit={edit} />}
         <Flex role="group" aria-label="Areas of the step" gap="4" wrap="wrap">
           {areas.map((a) => (

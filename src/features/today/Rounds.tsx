@@ -12,20 +12,21 @@ import type { Gathered } from './gathered';
 function Round({ round }: { round: Gathered }) {
   const act = useAct();
   const [asked, setAsked] = useState(false);
-  const [not, setNot] = useState<readonly string[]>([]);
+  const [taken, setTaken] = useState<readonly string[]>([]);
   const pieces = [...new Map(round.steps.map((s) => [s.piece.id, s.piece])).values()];
-  const chosen = pieces.filter((p) => !not.includes(p.id));
+  const chosen = pieces.filter((p) => taken.includes(p.id));
+  const all = chosen.length === pieces.length;
   const note = async () => {
-    const all = round.steps
-      .filter((s) => !not.includes(s.piece.id))
+    const told = round.steps
+      .filter((s) => taken.includes(s.piece.id))
       .map(({ piece, placed: { task, record } }) => ({
         ref: { pieceId: piece.id, task },
         doing: { method: task.mask, seenMs: record?.doneMs ?? null },
       }));
     const done = await act(
       `${round.title} on ${chosen.length} pieces`,
-      (db, c) => doTasks(db, c, all),
-      all,
+      (db, c) => doTasks(db, c, told),
+      told,
     );
     if (done.ok) setAsked(false);
   };
@@ -54,7 +55,7 @@ function Round({ round }: { round: Gathered }) {
             flexShrink={0}
             aria-label={`Done just now: ${round.title}…`}
             onClick={() => {
-              setNot([]);
+              setTaken([]);
               setAsked(true);
             }}
           >
@@ -68,9 +69,11 @@ function Round({ round }: { round: Gathered }) {
             <chakra.label key={p.id} display="flex" alignItems="center" gap="3" minH="40px">
               <chakra.input
                 type="checkbox"
-                checked={!not.includes(p.id)}
+                checked={taken.includes(p.id)}
                 onChange={() =>
-                  setNot(not.includes(p.id) ? not.filter((id) => id !== p.id) : [...not, p.id])
+                  setTaken(
+                    taken.includes(p.id) ? taken.filter((id) => id !== p.id) : [...taken, p.id],
+                  )
                 }
                 width="22px"
                 height="22px"
@@ -89,6 +92,9 @@ function Round({ round }: { round: Gathered }) {
               onClick={() => void note()}
             >
               Done just now on {chosen.length}
+            </Button>
+            <Button size="sm" onClick={() => setTaken(all ? [] : pieces.map((p) => p.id))}>
+              {all ? 'None of them' : 'All of them'}
             </Button>
             <Button size="sm" onClick={() => setAsked(false)}>
               Not yet

@@ -227,4 +227,18 @@ export const MASK_RULES: readonly PrepRule[] = [
             .filter((d) => d !== null),
         ),
   },
+  {
+    id: 'hardware seat',
+    step: 'mask',
+    title: 'Mask where the hardware sits',
+    how: 'Plug screw holes from behind, tape the seats to their marks; what cannot come off is taped round and lifted over the film.',
+    reason: 'A seat with resin on it no longer carries its bearing or hinge flat.',
+    source: TRADE,
+    needed: false,
+    find: ({ hardware, waiting, areasOf, on }) => {
+      const faces = (c: PrepCoat) => areasOf(c).filter((a) => a.kind === 'face' && !on(a.id).top);
+      const coat = hardware.length > 0 ? waiting.find((c) => faces(c).length > 0) : undefined;
+      return coat ? [{ on: coat.id, coatId: coat.id, areaIds: faces(coat).map((a) => a.id) }] : [];
+    },
+  },
 ];

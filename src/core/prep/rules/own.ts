@@ -24,6 +24,14 @@ export function coatOfOwn(facts: PrepContext, { on }: OwnTask): string | null | 
   }
 }
 
+/** What comes after the last coat waits until what lies there bears a hand. */
+export const afterLast = ({ lying }: PrepContext): Pick<TaskDraft, 'step' | 'notBeforeMs'> => ({
+  step: 'after',
+  ...(lying.length > 0 && {
+    notBeforeMs: Math.max(...lying.map((c) => c.poured?.handleMs ?? 0)),
+  }),
+});
+
 function ownDraft(facts: PrepContext, own: OwnTask): TaskDraft[] {
   const coatId = coatOfOwn(facts, own);
   if (own.kind !== 'note' || coatId === undefined) return [];
@@ -31,7 +39,7 @@ function ownDraft(facts: PrepContext, own: OwnTask): TaskDraft[] {
   return [
     {
       ...{ on: key, coatId, areaIds, title, needed },
-      ...(own.on.at === 'last' && { step: 'after' as const }),
+      ...(own.on.at === 'last' && afterLast(facts)),
       ...(labelS > 0 && { drying: { labelS, thicknessM: THIN_M, leaves: 'water' as const } }),
     },
   ];

@@ -50,6 +50,7 @@ const moulded = [area({}, ['mould'])];
 /** For each rule a situation in which it asks for something, and one like it in which it does not. */
 const CASES: Readonly<Record<string, readonly [fires: PrepFacts, quiet: PrepFacts]>> = {
   hardware: [facts({ hardware: ['Left hinge'] }), facts()],
+  'hardware seat': [facts({ hardware: ['Left hinge'] }), facts()],
   tear: [
     facts({ support: 'canvas', areas: onFace(damage('tear')) }),
     facts({ support: 'canvas', areas: onFace(damage('dent')) }),

@@ -4,7 +4,7 @@ import { gritSequence } from '../grit';
 import { need } from '../materials';
 import type { PrepRule, TaskDraft } from '../task';
 import { sanding } from './sandWork';
-import { coatOfOwn } from './own';
+import { afterLast, coatOfOwn } from './own';
 import { SCRATCHES } from './tooth';
 
 const TRADE = 'Common practice, no source.';
@@ -23,7 +23,7 @@ const ownSanding = (facts: PrepContext): TaskDraft[] =>
         areaIds: own.areaIds,
         title: own.title,
         needed: own.needed,
-        ...(own.on.at === 'last' && { step: 'after' as const }),
+        ...(own.on.at === 'last' && afterLast(facts)),
         ...sanding(facts, areas, next, {
           why: 'own',
           key: `own sanding:${own.key}`,
