@@ -23,8 +23,8 @@ export function SiliconeMark({ coat }: { coat: Coat }) {
           );
         }}
       />
-      Silicone oil in one of its colours, or release spray on its dam: the next coat is degreased
-      for
+      Silicone oil in one of its colours, or release spray on its dam: wash and degrease before the
+      next coat
     </chakra.label>
   );
 }

@@ -79,9 +79,55 @@ function Ready({ onTake }: { onTake: (step: ReadyStep) => void }) {
   );
 }
 
+/** What kind of step it is, how long it dries, and when its turn comes. */
+function KindAndPlace({ view, draft, errors, onEdit }: FieldProps & { view: PieceView }) {
+  const waiting = view.coats.filter((c) => c.coat.pouredMs === null);
+  const first = view.areas.slice(0, 1).map((a) => a.id);
+  return (
+    <>
+      <Grid templateColumns="1fr 1fr" gap="3">
+        <SelectField
+          label="Kind"
+          value={draft.kind}
+          options={[
+            ['note', 'a step'],
+            ['sand', 'sanding'],
+          ]}
+          onChange={(e) => {
+            const sand = e.target.value === 'sand';
+            // Sanding goes somewhere: on the first area unless another was chosen.
+            onEdit({
+              kind: sand ? 'sand' : 'note',
+              ...(sand && draft.areaIds.length === 0 && { areaIds: first }),
+            });
+          }}
+        />
+        {draft.kind === 'note' && (
+          <TextField
+            label="Dries for, if it does"
+            value={draft.label}
+            error={errors.label}
+            onChange={(e) => onEdit({ label: e.target.value })}
+          />
+        )}
+      </Grid>
+      <SelectField
+        label="When"
+        value={draft.at}
+        options={[
+          ['next', 'before what comes next'],
+          ...waiting.map(({ coat }): [string, string] => [coat.id, `before ${coat.name}`]),
+          ['last', 'after the last coat'],
+        ]}
+        onChange={(e) => onEdit({ at: e.target.value })}
+      />
+    </>
+  );
+}
+
 /** A step of the user's own: a note, or sanding with its grits; before a coat, or after the last. */
 export function OwnStep({ view }: { view: PieceView }) {
-  const { piece, areas, coats } = view;
+  const { piece, areas } = view;
   const act = useAct();
   const format = useFormat();
   const [draft, setDraft] = useState<OwnDraft>(EMPTY_STEP);
@@ -89,7 +135,6 @@ export function OwnStep({ view }: { view: PieceView }) {
   const edit = (change: Partial<OwnDraft>) => setDraft((d) => ({ ...d, ...change }));
   const read = readOwn(draft, format);
   const errors = tried && !read.ok ? read.errors : {};
-  const waiting = coats.filter((c) => c.coat.pouredMs === null);
   const add = async () => {
     setTried(true);
     if (!read.ok) return;
@@ -126,43 +171,7 @@ export function OwnStep({ view }: { view: PieceView }) {
           error={errors.title}
           onChange={(e) => edit({ title: e.target.value })}
         />
-        <Grid templateColumns="1fr 1fr" gap="3">
-          <SelectField
-            label="Kind"
-            value={draft.kind}
-            options={[
-              ['note', 'a step'],
-              ['sand', 'sanding'],
-            ]}
-            onChange={(e) => {
-              const sand = e.target.value === 'sand';
-              const first = areas.slice(0, 1).map((a) => a.id);
-              // Sanding goes somewhere: on the first area unless another was chosen.
-              edit({
-                kind: sand ? 'sand' : 'note',
-                ...(sand && draft.areaIds.length === 0 && { areaIds: first }),
-              });
-            }}
-          />
-          {draft.kind === 'note' && (
-            <TextField
-              label="Dries for, if it does"
-              value={draft.label}
-              error={errors.label}
-              onChange={(e) => edit({ label: e.target.value })}
-            />
-          )}
-        </Grid>
-        <SelectField
-          label="When"
-          value={draft.at}
-          options={[
-            ['next', 'before what comes next'],
-            ...waiting.map(({ coat }): [string, string] => [coat.id, `before ${coat.name}`]),
-            ['last', 'after the last coat'],
-          ]}
-          onChange={(e) => edit({ at: e.target.value })}
-        />
+        <KindAndPlace view={view} draft={draft} errors={errors} onEdit={edit} />
         {draft.kind === 'sand' && <Grits draft={draft} errors={errors} onEdit={edit} />}
         <Flex role="group" aria-label="Areas of the step" gap="4" wrap="wrap">
           {areas.map((a) => (
