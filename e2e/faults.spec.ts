@@ -13,7 +13,7 @@ import {
 } from './faults';
 
 /** `npm run faults` asks for 200; the gate runs a slice. */
-const COUNT = Number(process.env['FAULTS'] ?? 16);
+const COUNT = Number(process.env['FAULTS'] ?? 8);
 
 interface Scene {
   readonly page: Page;

@@ -11,6 +11,7 @@ import { oldEpoxy } from './pieceSpec';
 import { dimpledDisc } from './pictures';
 import { DEMO_RESINS } from './resins';
 import { Teller } from './teller';
+import { tellCanvas } from './timetableCanvas';
 
 const DAY = 24 * 3_600_000;
 const HOUR = 3_600_000;
@@ -217,26 +218,6 @@ function lens(b: Bench, ago: Ago) {
   });
 }
 
-function canvas(b: Bench, ago: Ago) {
-  const name = 'Timetable canvas';
-  b.piece(ago(1, 5), {
-    ...{ name, support: 'canvas' },
-    note: 'Torn at the 1911 column; edges pulled together from the back, acrylic base drying.',
-    shape: { kind: 'rectangle', widthM: 0.5, heightM: 0.7 },
-    ...{ edgeHeightM: 0.02, edges: ['tape wall'] },
-    about: { bellyM: 1.5e-3 },
-    face: { damage: [{ kind: 'tear', lengthM: 0.12, widthM: 0, depthM: 0 }] },
-  });
-  b.coat(ago(1, 4), name, { name: 'Skim', kind: 'seal', resin: MILLRACE, thicknessM: 0.6e-3 });
-  b.coat(ago(1, 3.9), name, {
-    ...{ name: 'Flood 1', kind: 'flood', resin: MILLRACE, thicknessM: 1.4e-3 },
-  });
-  b.do(ago(0, 6.5), name, 'tear', 'Skim');
-  b.do(ago(0, 6.4), name, 'tear wet', 'Skim');
-  b.note(ago(0, 4.2), 'Timetable canvas: dry from the wetting, the cloth is tight again.');
-  b.do(ago(0, 4), name, 'tear base', 'Skim');
-}
-
 /** Small and open all round: flooded over the edge, then worked with colours. */
 function coasters(b: Bench, ago: Ago) {
   const name = 'Buffet coasters';
@@ -293,8 +274,9 @@ export async function tellStory(db: ShopDb, endMs: number): Promise<void> {
     ago(21, 2),
     'Commission of the Fernhollow museum line begins: fifteen pieces, first six on the bench.',
   );
-  const parts = [labels, reliefMap, viaduct, tiles, board, paddle, lens, canvas];
+  const parts = [labels, reliefMap, viaduct, tiles, board, paddle, lens];
   for (const part of [...parts, coasters, clockFace]) part(b, ago);
+  tellCanvas(b, ago, MILLRACE);
   tellLampRoomTray(b, ago, MILLRACE);
   tellPlaces(b, ago, MILLRACE);
   room(b, ago);

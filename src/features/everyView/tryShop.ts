@@ -29,7 +29,7 @@ import { taskGroups } from '../prepare/model';
 import { draftOfResin, readSheet } from '../resins/model';
 import { draftOfSettings } from '../settings/model';
 import { readStrip } from '../shell/stripModel';
-import { draftOf } from '../survey/draft';
+import { draftOf } from '../survey/draftOf';
 import { readSurvey } from '../survey/readSurvey';
 import { lanes, nextOf } from '../today/model';
 import { timeScale } from '../today/timeScale';

@@ -1,4 +1,5 @@
-import { draftOf, emptyDraft, emptyEdge, type AreaDraft, type SurveyDraft } from './draft';
+import { draftOf } from './draftOf';
+import { emptyDraft, emptyEdge, type AreaDraft, type SurveyDraft } from './draft';
 import { readSurvey } from './readSurvey';
 import { demoView, METRIC, plain, US } from '../test/shop';
 

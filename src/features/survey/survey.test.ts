@@ -9,16 +9,8 @@ import {
 } from '@/core/geometry';
 import { type Area, asId, edgeHeightOf, edgeKindsOf, plainArea } from '@/records';
 import { areaExplanation, bandExplanation, edgeExplanation, levelExplanation } from './explain';
-import {
-  draftOf,
-  emptyArea,
-  emptyDraft,
-  emptyEdge,
-  fitEdges,
-  shapeTexts,
-  sideCount,
-  type AreaDraft,
-} from './draft';
+import { emptyArea, emptyDraft, emptyEdge, fitEdges, sideCount, type AreaDraft } from './draft';
+import { draftOf, shapeTexts } from './draftOf';
 import { freeOutline, planPoints, shapeNow } from './readShape';
 import { drawnPath } from './plan/drawing';
 import { pathD } from './plan/pathD';
