@@ -226,7 +226,11 @@ export function nextOf(shop: Shop, nowMs: number, format: Format): Next {
   const all = [...instant.sessions.map((s) => sessionToDo(s, nowMs)), ...values.flat()];
   const rank = (t: ToDo) =>
     t.urgent && t.href.startsWith('/wet') ? 0 : t.fromMs > nowMs ? 3 : t.dueMs !== null ? 1 : 2;
-  all.sort((a, b) => rank(a) - rank(b) || (a.dueMs ?? a.fromMs) - (b.dueMs ?? b.fromMs));
+  const waits = (t: ToDo) => Number(t.makesWait !== true);
+  all.sort(
+    (a, b) =>
+      rank(a) - rank(b) || (a.dueMs ?? a.fromMs) - (b.dueMs ?? b.fromMs) || waits(a) - waits(b),
+  );
   return { toDos: all, troubles: [...instant.troubles, ...troubles] };
 }
 

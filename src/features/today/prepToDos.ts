@@ -73,6 +73,7 @@ export function prepareToDo(ask: AskOf<'prepare'>, { piece }: PieceView, nowMs: 
       // A mask that has to come off first is a line of its own.
       fromMs: ask.open.length > 0 || waits.length === 0 ? 0 : Math.min(...waits),
       urgent: closesMs !== null && closesMs - nowMs < 2 * SOON_MS,
+      makesWait: open.some((t) => t.task.drying !== null),
     },
   ];
 }

@@ -7,4 +7,6 @@ export interface ToDo {
   readonly dueMs: number | null;
   readonly fromMs: number;
   readonly urgent: boolean;
+  /** Something has to dry after it: the sooner it is done, the sooner the rest can follow. */
+  readonly makesWait?: boolean;
 }
