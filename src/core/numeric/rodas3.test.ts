@@ -1,0 +1,132 @@
+import { rodas3, type Slope } from './rodas3';
+import { leastSquares } from './leastSquares';
+import { linearSolve } from './linearSolve';
+
+interface Solver {
+  absoluteTolerance: number;
+  relativeTolerance: number;
+  solve(
+    f: (x: number, y: number[]) => number[],
+    from: number,
+    start: number[],
+    to: number,
+  ): { y: number[] };
+}
+/** An ODE library from npm as oracle (Gragg–Bulirsch–Stoer, Hairer’s ODEX). Required, for its own types are not strict. */
+const { Solver: Odex } = jest.requireActual<{ Solver: new (n: number) => Solver }>('odex');
+
+const run = (slope: Slope, y0: number[], to: number, relative: number, firstStep = 1e-3) =>
+  rodas3(slope, Float64Array.from(y0), 0, to, {
+    ...{ relative, absolute: y0.map(() => relative * 1e-3), firstStep },
+  });
+
+describe('a stiff system', () => {
+  it('decay comes to e^−t, and the error falls with the third power of the step', () => {
+    const decay: Slope = (y, out) => {
+      out[0] = -(y[0] ?? 0);
+    };
+    const error = (relative: number) =>
+      Math.abs((run(decay, [1], 2, relative).y[0] ?? NaN) - Math.exp(-2));
+    expect(error(1e-6)).toBeLessThan(1e-6);
+    expect(error(1e-9)).toBeLessThan(error(1e-6) / 50);
+  });
+  it('Robertson’s reaction at t = 40: 0.71583, 9.185e−6, 0.28416 (Hairer & Wanner, from memory)', () => {
+    const robertson: Slope = (y, out) => {
+      const [a, b, c] = [y[0] ?? 0, y[1] ?? 0, y[2] ?? 0];
+      const slow = -0.04 * a + 1e4 * b * c;
+      out[0] = slow;
+      out[2] = 3e7 * b * b;
+      out[1] = -slow - (out[2] ?? 0);
+    };
+    const { y, outcome, steps } = run(robertson, [1, 0, 0], 40, 1e-6, 1e-5);
+    expect(outcome).toBe('converged');
+    expect(y[0]).toBeCloseTo(0.7158, 4);
+    expect((y[1] ?? 0) * 1e6).toBeCloseTo(9.185, 2);
+    expect(y[2]).toBeCloseTo(0.28416, 4);
+    expect(steps).toBeLessThan(400);
+  });
+  it('van der Pol, μ = 20, against odex', () => {
+    const slope: Slope = (y, out) => {
+      const [x, v] = [y[0] ?? 0, y[1] ?? 0];
+      out[0] = v;
+      out[1] = 20 * (1 - x * x) * v - x;
+    };
+    const oracle = new Odex(2);
+    oracle.absoluteTolerance = 1e-11;
+    oracle.relativeTolerance = 1e-11;
+    const wanted = oracle.solve(
+      (_, [x = 0, v = 0]) => [v, 20 * (1 - x * x) * v - x],
+      0,
+      [2, 0],
+      30,
+    ).y;
+    const { y } = run(slope, [2, 0], 30, 1e-8);
+    expect(y[0]).toBeCloseTo(wanted[0] ?? NaN, 5);
+  });
+  it('an observer reads inside a step and stops the run', () => {
+    const decay: Slope = (y, out) => {
+      out[0] = -(y[0] ?? 0);
+    };
+    let half = NaN;
+    const { outcome, t } = rodas3(decay, Float64Array.of(1), 0, 10, {
+      ...{ relative: 1e-8, absolute: [1e-10], firstStep: 0.01 },
+      onStep: (from, to, at) => {
+        if (!((at(to)[0] ?? 0) < 0.5)) return false;
+        let [low, high] = [from, to];
+        for (let i = 0; i < 50; i += 1) {
+          const middle = (low + high) / 2;
+          if ((at(middle)[0] ?? 0) > 0.5) low = middle;
+          else high = middle;
+        }
+        half = low;
+        return true;
+      },
+    });
+    expect(outcome).toBe('stopped');
+    expect(half).toBeCloseTo(Math.LN2, 6);
+    expect(t).toBeGreaterThanOrEqual(half);
+  });
+  it('what is no number ends it, and is said', () => {
+    const bad: Slope = (_, out) => {
+      out[0] = NaN;
+    };
+    expect(run(bad, [1], 1, 1e-6).outcome).toBe('not finite');
+    expect(() => run(bad, [1], 0, 1e-6)).toThrow('rodas3');
+  });
+});
+
+describe('small linear systems', () => {
+  it('are solved with pivots, and a singular one is told', () => {
+    const b = Float64Array.of(3, 5);
+    expect(linearSolve(Float64Array.of(0, 1, 2, 1), b)).toBe(true);
+    expect([...b]).toEqual([1, 3]);
+    expect(linearSolve(Float64Array.of(1, 2, 2, 4), Float64Array.of(1, 2))).toBe(false);
+  });
+});
+
+describe('least squares', () => {
+  it('finds a straight line with the spread that the textbook gives', () => {
+    // y = 2 + 3x with deviations ±0.1 of unit weight: σ² = (XᵀX)⁻¹.
+    const xs = [0, 1, 2, 3, 4];
+    const fitted = leastSquares(
+      ([a = 0, b = 0]) => xs.map((x) => a + b * x - (2 + 3 * x)),
+      [0, 0],
+      [1, 1],
+    );
+    expect(fitted.outcome).toBe('converged');
+    expect(fitted.values[0]).toBeCloseTo(2, 6);
+    expect(fitted.values[1]).toBeCloseTo(3, 6);
+    // n = 5, Σx = 10, Σx² = 30, determinant 50: variances 30/50 and 5/50.
+    expect(fitted.sigmas[0]).toBeCloseTo(Math.sqrt(0.6), 4);
+    expect(fitted.sigmas[1]).toBeCloseTo(Math.sqrt(0.1), 4);
+  });
+  it('follows Rosenbrock’s valley to its end', () => {
+    const { values } = leastSquares(
+      ([x = 0, y = 0]) => [10 * (y - x * x), 1 - x],
+      [-1.2, 1],
+      [1, 1],
+    );
+    expect(values[0]).toBeCloseTo(1, 4);
+    expect(values[1]).toBeCloseTo(1, 4);
+  });
+});
