@@ -48,6 +48,7 @@ export interface Stales {
   readonly 'coat gone or being mixed': null;
   readonly 'coat not planned': { readonly verb: 'changed' | 'removed' | 'moved' | 'split' };
   readonly 'coat poured': null;
+  readonly 'nothing to touch': null;
   readonly 'layer gone': null;
   readonly 'too soft to turn': { readonly name: string; readonly fromMs: number };
   readonly 'no place to move to': null;

@@ -14,7 +14,7 @@ import {
 } from '@/core/coat';
 import type { Point } from '@/core/geometry';
 import { COAT_KINDS, type CoatKind } from '@/core/piece';
-import type { TemperatureStep } from '@/core/resin';
+import { TOUCH_FINDS, type TemperatureStep, type TouchFind } from '@/core/resin';
 import { defineRecord, type Parts } from './define';
 import type { Id } from './id';
 
@@ -49,6 +49,8 @@ export interface Coat {
   readonly batchId: Id<'batch'> | null;
   readonly pouredMs: number | null;
   readonly coveredMs: number | null;
+  /** What a finger found on it, and when; empty before the pour. */
+  readonly touches: readonly { readonly atMs: number; readonly found: TouchFind }[];
   /** Room temperature since the pour; empty before it. */
   readonly history: readonly TemperatureStep[];
 }
@@ -132,7 +134,15 @@ export const COATS = defineRecord<Coat>()({
     { field: 'resinId', table: 'resins' },
     { field: 'batchId', table: 'batches' },
   ],
-  defaults: { ...PLAIN, staysM: [], batchId: null, pouredMs: null, coveredMs: null, history: [] },
+  defaults: {
+    ...PLAIN,
+    staysM: [],
+    batchId: null,
+    pouredMs: null,
+    coveredMs: null,
+    history: [],
+    touches: [],
+  },
   order: (a, b) => a.order - b.order,
   meaning: ({ areaIds, staysM }) =>
     staysM.length === areaIds.length
@@ -174,6 +184,11 @@ export const COATS = defineRecord<Coat>()({
       batchId: maybeId(),
       pouredMs: maybeInstant(),
       coveredMs: maybeInstant(),
+      touches: Joi.when('pouredMs', {
+        is: null,
+        then: Joi.array().max(0).required(),
+        otherwise: listOf(Joi.object({ atMs: instant(), found: oneOf(TOUCH_FINDS) }), 50),
+      }),
       history: Joi.when('pouredMs', {
         is: null,
         then: Joi.array().max(0).required(),

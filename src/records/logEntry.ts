@@ -33,6 +33,8 @@ export const LOG_KINDS = [
   'prep added',
   'prep changed',
   'prep removed',
+  'touch noted',
+  'touch taken back',
   'list kept',
   'list dropped',
   'defect noted',

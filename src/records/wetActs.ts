@@ -84,7 +84,7 @@ export function undoneAct(
         ...changed({ pouredMs: null }),
         coats: coats
           .filter((c) => c.id === act.coatId)
-          .map((c) => ({ ...c, pouredMs: null, history: [] })),
+          .map((c) => ({ ...c, pouredMs: null, history: [], touches: [] })),
       };
     case 'covered':
       return {

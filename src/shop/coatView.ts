@@ -213,6 +213,7 @@ export const clockNow = ({ coat, resin, clock }: CoatView): ClockNow => ({
   sheet: resin.sheet,
   ripeNowS: clock?.ripeS ?? 0,
   roomK: coat.history.at(-1)?.temperatureK ?? NaN,
+  pace: { factor: clock?.pace.factor ?? 1, touches: coat.touches.length },
 });
 
 /** Both parts of what a ledger asks for; null where they cannot be told. */

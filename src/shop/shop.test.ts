@@ -42,7 +42,7 @@ const coat = (pieceId: string, order: number, change: Partial<Coat> = {}): Coat 
   areaIds: [asId(`${pieceId}-face`)],
   staysM: [2e-3],
   ...{ name: `Flood ${order}`, resinId: asId('r'), batchId: null, pouredMs: null, coveredMs: null },
-  ...{ history: [], intent: { by: 'natural' } },
+  ...{ history: [], touches: [], intent: { by: 'natural' } },
   ...change,
 });
 const ROWS: ShopRows = {

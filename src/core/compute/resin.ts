@@ -14,6 +14,7 @@ import {
   type ResinSheet,
   type TemperatureStep,
 } from '../resin';
+import { cupOutlook, type CupQuestion } from '../resin/model';
 import { ok, type Result } from '../result';
 import { define } from './define';
 import {
@@ -90,6 +91,15 @@ export const RESIN = {
       const split = splitMix(1e-3, parts);
       return split.ok ? ok({ smallestKg: smallestBatchKg(parts, digitKg) }) : split;
     },
+  ),
+  cupOutlook: define(
+    Joi.object<CupQuestion>({
+      sheet: sheetSchema,
+      massKg: positive().max(20),
+      roomK: temperature(),
+      startK: temperature(),
+    }),
+    (question) => withSheet(question.sheet, () => cupOutlook(question)),
   ),
   windowsByTemperature: define(
     Joi.object<{ sheet: ResinSheet; fromK: number; toK: number; count: number }>({

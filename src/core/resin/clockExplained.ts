@@ -51,18 +51,23 @@ export interface ClockNow {
   readonly sheet: ResinSheet;
   readonly ripeNowS: number;
   readonly roomK: number;
+  /** How fast the coat ripens against its sheet, by so many touches. */
+  readonly pace: { readonly factor: number; readonly touches: number };
 }
 
 /** How a clock time of a coat is worked out. */
 export function clockExplanation(
-  { sheet, ripeNowS, roomK }: ClockNow,
+  { sheet, ripeNowS, roomK, pace }: ClockNow,
   title: string,
   ripeS: number,
   sigmaMs?: number,
 ): Explanation {
   return {
     title,
-    formula: 'time where ∫ exp(−E/R · (1/T − 1/Tref)) dt reaches the sheet’s ripe time',
+    formula:
+      pace.touches > 0
+        ? 'time where pace · ∫ exp(−E/R · (1/T − 1/Tref)) dt reaches the sheet’s ripe time'
+        : 'time where ∫ exp(−E/R · (1/T − 1/Tref)) dt reaches the sheet’s ripe time',
     inputs: [
       { label: 'ripe time of the sheet', value: ripeS, quantity: 'duration', source: 'data sheet' },
       {
@@ -71,6 +76,16 @@ export function clockExplanation(
         quantity: 'duration',
         source: 'computed',
       },
+      ...(pace.touches > 0
+        ? [
+            {
+              label: `pace by ${pace.touches} ${pace.touches === 1 ? 'touch' : 'touches'}`,
+              value: pace.factor,
+              quantity: 'share' as const,
+              source: 'measured' as const,
+            },
+          ]
+        : []),
       {
         label: 'room, latest reading, T',
         value: roomK,

@@ -45,6 +45,7 @@ export interface CoatClock {
   readonly next: { readonly state: CuringState; readonly atMs: number } | null;
   readonly spans: readonly StateSpan[];
   readonly windows: readonly CoatWindow[];
+  readonly pace: ClockPace;
 }
 
 export interface CoatClockInput {
@@ -52,7 +53,17 @@ export interface CoatClockInput {
   readonly nowMs: number;
   readonly history: readonly TemperatureStep[];
   readonly sheet: ResinSheet;
+  /** As touches tell; the sheet's own pace when left out. */
+  readonly pace?: ClockPace;
 }
+
+/** How fast a coat ripens against its sheet, and one standard deviation of the logarithm of that. */
+export interface ClockPace {
+  readonly factor: number;
+  readonly sigma: number;
+}
+/** Nothing was touched. */
+const AS_SHEET: ClockPace = { factor: 1, sigma: SHEET_TIME_SIGMA };
 
 /**
  * Ripe ages at which states begin. A recoat window that opens before the film is leathery hides the
@@ -95,14 +106,22 @@ function sheetWindows(t: SheetTimes): readonly (readonly [WindowKind, number, nu
  * @param input instant of the pour, now, room temperatures since the pour, and the resin's sheet
  * @returns state, next change, all spans and windows; instants in ms since the epoch
  * @throws RangeError on an empty temperature history
- * Source: the sheet's times taken as ripe ages (equivalent age, ASTM C1074). The sigma of a window is
- *   SHEET_TIME_SIGMA of its ripe age, in clock time at the rate that holds there.
+ * Source: the sheet's times taken as ripe ages (equivalent age, ASTM C1074), gone through at the pace of the coat. The
+ *   sigma of a window is that of the pace, in clock time at the rate that holds there. Warm load never comes earlier
+ *   than by the sheet.
  */
-export function coatClock({ pouredMs, nowMs, history, sheet }: CoatClockInput): CoatClock {
-  const at = (ripe: number) => instantAtRipe(history, pouredMs, ripe, sheet);
-  const sigmaAt = (ripe: number) =>
-    (at(ripe * (1 + SHEET_TIME_SIGMA)) - at(ripe * (1 - SHEET_TIME_SIGMA))) / 2;
-  const ripeS = ripeSeconds(history, pouredMs, nowMs, sheet);
+export function coatClock({
+  pouredMs,
+  nowMs,
+  history,
+  sheet,
+  pace = AS_SHEET,
+}: CoatClockInput): CoatClock {
+  const { factor, sigma } = pace;
+  const at = (ripe: number, by = factor) => instantAtRipe(history, pouredMs, ripe / by, sheet);
+  const sigmaAt = (ripe: number) => (at(ripe * (1 + sigma)) - at(ripe * (1 - sigma))) / 2;
+  const bySheetS = ripeSeconds(history, pouredMs, nowMs, sheet);
+  const ripeS = bySheetS * factor;
   const begins = beginnings(sheet.times);
   const spans = begins.map(([state, from], i): StateSpan => {
     const until = begins[i + 1]?.[1];
@@ -114,15 +133,21 @@ export function coatClock({ pouredMs, nowMs, history, sheet }: CoatClockInput): 
     state: stateAt(ripeS, sheet.times),
     next: following ? { state: following[0], atMs: at(following[1]) } : null,
     spans,
+    pace,
     windows: sheetWindows(sheet.times).map(([kind, opens, closes]) => ({
       kind,
-      opensMs: at(opens),
+      opensMs: at(opens, kind === 'warm load' ? Math.min(1, factor) : factor),
       closesMs: closes === null ? null : at(closes),
       opensSigmaMs: sigmaAt(opens),
       closesSigmaMs: closes === null ? null : sigmaAt(closes),
       opensRipeS: opens,
       closesRipeS: closes,
-      status: ripeS < opens ? 'before' : closes !== null && ripeS >= closes ? 'shut' : 'open',
+      status:
+        (kind === 'warm load' ? Math.min(ripeS, bySheetS) : ripeS) < opens
+          ? 'before'
+          : closes !== null && ripeS >= closes
+            ? 'shut'
+            : 'open',
     })),
   };
 }

@@ -73,3 +73,5 @@ export {
   type FitFault,
   type Use,
 } from './fitness';
+export { paceOf, TOUCH_FINDS, touchSpan, type Pace, type Touch, type TouchFind } from './touch';
+export type { ClockPace } from './coatClock';

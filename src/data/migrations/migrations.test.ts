@@ -149,8 +149,8 @@ describe('version 4: coats by intention and what they cost', () => {
         staysM: (coat as { areaIds: string[] }).areaIds.map(() => thicknessM),
         // Version 8: no coat was a line, and no dam came off by a coat.
         ...{ line: null, freesDams: false },
-        // Version 10: nobody noted silicone.
-        silicone: false,
+        // Version 10: nobody noted silicone or a touch.
+        ...{ silicone: false, touches: [] },
       });
     }
   });

@@ -35,7 +35,7 @@ export const v10: Migration = {
   up: (tables) => ({
     ...tables,
     tasks: rowsOf(tables['tasks']).flatMap((row, i) => stages(own(row, i))),
-    coats: rowsOf(tables['coats']).map((row) => ({ ...row, silicone: false })),
+    coats: rowsOf(tables['coats']).map((row) => ({ ...row, silicone: false, touches: [] })),
     air: rowsOf(tables['air']).map((row) => ({ ...row, surfaceK: null })),
     templates: [],
   }),

@@ -15,6 +15,7 @@ import { Panel } from '@/ui/Panel';
 import { CureBar } from './CureBar';
 import { SiliconeMark } from './SiliconeMark';
 import { TemperatureForm } from './TemperatureForm';
+import { TouchTests } from './TouchTests';
 import { windowRows, type WindowRow } from './model';
 
 function Windows({ view, nowMs }: { view: CoatView; nowMs: number }) {
@@ -117,6 +118,7 @@ function CoatCure({ view, nowMs }: { view: CoatView; nowMs: number }) {
       </Flex>
       <CureBar clock={clock} nowMs={nowMs} />
       <Windows view={view} nowMs={nowMs} />
+      {state !== 'fully cured' && <TouchTests coat={coat} resin={view.resin} nowMs={nowMs} />}
       <SiliconeMark coat={coat} />
     </Panel>
   );

@@ -22,6 +22,7 @@ import {
   type SheetDraft,
   type SheetField,
 } from './model';
+import { CupPanel } from './CupPanel';
 import { RatioTruth } from './RatioTruth';
 
 const WindowsChart = dynamic(() => import('./WindowsChart').then((m) => m.WindowsChart), {
@@ -191,6 +192,7 @@ function SheetForm({ resin }: { resin: Resin | null }) {
         </Panel>
         <Flex direction="column" gap="4">
           {sheet && <RatioTruth sheet={sheet} />}
+          {sheet && <CupPanel sheet={sheet} />}
           <Panel>
             <Heading as="h2" fontSize="lg">
               Times against the room

@@ -13,6 +13,7 @@ const STALE: StaleWords = {
   'coat gone or being mixed': () => 'A coat of this session is gone or already being mixed.',
   'coat not planned': ({ verb }) => `Only a planned coat can be ${verb}.`,
   'coat poured': () => 'This coat was already poured, or the batch moved on.',
+  'nothing to touch': () => 'This coat does not lie there yet, or is gone.',
   'no place to move to': () => 'There is no coat to change places with.',
   'nothing goes below it': ({ name }) => `${name} lies already: nothing goes below it.`,
   'session left': () => 'This session was already left.',
