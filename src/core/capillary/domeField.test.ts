@@ -1,5 +1,6 @@
 import { capillaryLength, cornerTerm, domeDisc, domeField, domeMean, type FieldSide } from '.';
 import { logBesselI } from './bessel';
+import { odex } from '../numeric/test/odex';
 
 const lc = capillaryLength(0.04, 1100);
 type P = readonly [number, number];
@@ -122,19 +123,6 @@ describe('walls and holes', () => {
   });
 });
 
-interface Solver {
-  absoluteTolerance: number;
-  relativeTolerance: number;
-  solve(
-    f: (x: number, y: number[]) => number[],
-    x: number,
-    y: number[],
-    xEnd: number,
-  ): { y: number[] };
-}
-/** An ODE library from npm as oracle (Gragg–Bulirsch–Stoer, Hairer’s ODEX). Required, for its own types are not strict. */
-const { Solver: Odex } = jest.requireActual<{ Solver: new (n: number) => Solver }>('odex');
-
 describe('an exact dome against odex', () => {
   it.each([
     [30, 60],
@@ -148,8 +136,7 @@ describe('an exact dome against odex', () => {
     const a = mm / 2e3 / lc;
     const force = (dome.amount / lc ** 3 + 2 * Math.PI * a * Math.sin(theta)) / (Math.PI * a * a);
     const apex = force - dome.centreM / lc;
-    const solver = new Odex(3);
-    solver.absoluteTolerance = solver.relativeTolerance = 1e-11;
+    const solver = odex(3, 1e-11);
     const slope = (phi: number, [r = 0, z = 0]: number[]) => {
       const curvature = apex + z - Math.sin(phi) / r;
       const dr = Math.cos(phi) / curvature;

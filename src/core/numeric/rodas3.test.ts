@@ -1,19 +1,7 @@
 import { rodas3, type Slope } from './rodas3';
 import { leastSquares } from './leastSquares';
 import { linearSolve } from './linearSolve';
-
-interface Solver {
-  absoluteTolerance: number;
-  relativeTolerance: number;
-  solve(
-    f: (x: number, y: number[]) => number[],
-    from: number,
-    start: number[],
-    to: number,
-  ): { y: number[] };
-}
-/** An ODE library from npm as oracle (Gragg–Bulirsch–Stoer, Hairer’s ODEX). Required, for its own types are not strict. */
-const { Solver: Odex } = jest.requireActual<{ Solver: new (n: number) => Solver }>('odex');
+import { odex } from './test/odex';
 
 const run = (slope: Slope, y0: number[], to: number, relative: number, firstStep = 1e-3) =>
   rodas3(slope, Float64Array.from(y0), 0, to, {
@@ -51,9 +39,7 @@ describe('a stiff system', () => {
       out[0] = v;
       out[1] = 20 * (1 - x * x) * v - x;
     };
-    const oracle = new Odex(2);
-    oracle.absoluteTolerance = 1e-11;
-    oracle.relativeTolerance = 1e-11;
+    const oracle = odex(2, 1e-11);
     const wanted = oracle.solve(
       (_, [x = 0, v = 0]) => [v, 20 * (1 - x * x) * v - x],
       0,

@@ -117,6 +117,9 @@ function CoatCure({ view, nowMs }: { view: CoatView; nowMs: number }) {
         </Box>
       </Flex>
       <CureBar clock={clock} nowMs={nowMs} />
+      <Box fontSize="xs" color="ink2" textAlign="end" mt="-2">
+        Not to scale: every state is drawn equally wide.
+      </Box>
       <Windows view={view} nowMs={nowMs} />
       {state !== 'fully cured' && <TouchTests coat={coat} resin={view.resin} nowMs={nowMs} />}
       <SiliconeMark coat={coat} />

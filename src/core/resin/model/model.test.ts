@@ -1,6 +1,6 @@
 import { calibrate, predict, type CurePoint } from './calibrate';
 import { cupRun, MIX, vesselLossWK } from './cup';
-import { FILM_MARKS, filmRun } from './film';
+import { type FILM_MARKS, filmRun } from './film';
 import {
   cureRate,
   cureViscosity,
@@ -9,6 +9,7 @@ import {
   type Kinetics,
 } from './kinetics';
 import { seededRandom } from '../../numeric';
+import { odex } from '../../numeric/test/odex';
 
 const T22 = MODEL_REFERENCE_K;
 /** The calibrated example of the notes; its tables were made by another integrator at 1e-9. */
@@ -22,19 +23,6 @@ const hours = (roomK: number, thicknessM = 1.6e-3) => {
   const { marks } = filmRun(EXAMPLE, thicknessM, roomK);
   return [marks.open, marks.gel, marks['tack-free'], marks.handle].map((s) => s / 3600);
 };
-
-interface Solver {
-  absoluteTolerance: number;
-  relativeTolerance: number;
-  solve(
-    f: (x: number, y: number[]) => number[],
-    x: number,
-    y: number[],
-    to: number,
-  ): { y: number[] };
-}
-/** An ODE library from npm as oracle (Gragg–Bulirsch–Stoer, Hairer’s ODEX). Required, for its own types are not strict. */
-const { Solver: Odex } = jest.requireActual<{ Solver: new (n: number) => Solver }>('odex');
 
 describe('kinetics', () => {
   it('six degrees up and down: 1.563 and 0.628 ripe hours an hour (ASTM C1074 form, E 55)', () => {
@@ -88,9 +76,7 @@ describe('a batch in its cup', () => {
   it('against odex at 1e-11, 100 g after half an hour', () => {
     const { moments } = cupRun(EXAMPLE, 0.1, T22);
     const loss = vesselLossWK(0.1, { kind: 'cup' }) / (0.1 * MIX.heatJKgK);
-    const oracle = new Odex(2);
-    oracle.absoluteTolerance = 1e-11;
-    oracle.relativeTolerance = 1e-11;
+    const oracle = odex(2, 1e-11);
     const at = moments.find((m) => m.s > 1800);
     if (!at) throw new Error('no moment');
     const [conversion = NaN, temperatureK = NaN] = oracle.solve(

@@ -1,0 +1,52 @@
+import { expect, expectAccessible, openDemo, openPiece, test } from './bench';
+
+test.use({ viewport: { width: 1280, height: 800 } });
+
+test('a touch moves every window of its coat, is taken back, and one that fits no clock is said', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await openPiece(page, 'Hall tiles', 'cure');
+  const row = page.getByRole('row', { name: /^Recoat without sanding/ });
+  const touch = page.getByRole('region', { name: 'Touch of Flood 1' });
+  const before = await row.innerText();
+  await touch.getByRole('button', { name: 'pulls strings' }).click();
+  await expect(
+    touch.getByText(/By one touch it cures \d+ % slower than its sheet says/),
+  ).toBeVisible();
+  await expect(row).not.toHaveText(before);
+  await expect(page.getByRole('heading', { name: 'Flood 1: set, no flow' })).toBeVisible();
+  await row.getByRole('button', { name: /Recoat without sanding opens/ }).click();
+  const opened = page.getByRole('dialog', { name: 'Recoat without sanding opens' });
+  await expect(opened).toContainText('pace by 1 touch');
+  await page.keyboard.press('Escape');
+  await expectAccessible(page);
+  await touch.getByRole('button', { name: /^Take the touch of .* back$/ }).click();
+  await expect(touch.getByText(/By one touch/)).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'Flood 1: leathery' })).toBeVisible();
+  // Nothing pulls strings after two days, if it is this resin and this ratio.
+  await page.clock.fastForward('48:00:00');
+  await touch.getByRole('button', { name: 'pulls strings' }).click();
+  await expect(touch.getByRole('alert')).toContainText('fits no likely clock');
+});
+
+test('a resin in its cup: what to do when, and what a larger batch or warm bottles change', async ({
+  page,
+}) => {
+  await openDemo(page, '/resins');
+  await page.getByRole('heading', { name: 'Millrace Clear' }).click();
+  const cup = page.getByRole('region', { name: 'In the cup' });
+  // 40 min at 100 g by its sheet; twice the mass has a little less.
+  await expect(cup.getByText('39 min', { exact: true }).first()).toBeVisible();
+  await expect(cup.getByText('clings: go round the edges')).toBeVisible();
+  await expect(cup.getByText('lines that are drawn stay')).toBeVisible();
+  await expect(cup.getByText(/Up to .* in one cup stays below that/)).toBeVisible();
+  await expectAccessible(page);
+  await cup.getByLabel('Bottles, if warmed').fill('32 °C');
+  await expect(cup.getByText('39 min', { exact: true })).toHaveCount(0);
+  await cup.getByLabel('Mixed').fill('lots');
+  await expect(cup.getByText(/clings/)).toHaveCount(0);
+  await cup.getByLabel('Mixed').fill('10 g');
+  await cup.getByLabel('Bottles, if warmed').fill('');
+  await expect(cup.getByText(/hand-warm|too hot to hold/).first()).toBeVisible();
+});
