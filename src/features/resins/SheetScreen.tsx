@@ -23,6 +23,7 @@ import {
   type SheetField,
 } from './model';
 import { CupPanel } from './CupPanel';
+import { LabelForm } from './LabelForm';
 import { RatioTruth } from './RatioTruth';
 
 const WindowsChart = dynamic(() => import('./WindowsChart').then((m) => m.WindowsChart), {
@@ -170,6 +171,14 @@ function SheetForm({ resin }: { resin: Resin | null }) {
   }, [resin]);
   return (
     <form onSubmit={(e) => void save(e)} noValidate onChange={() => setSaved(false)}>
+      {!resin && (
+        <LabelForm
+          onFill={(told) => {
+            for (const [key, value] of Object.entries(told))
+              form.setValue(key as SheetField, value, { shouldDirty: true, shouldValidate: true });
+          }}
+        />
+      )}
       <Grid
         templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 420px' }}
         gap="4"
