@@ -50,3 +50,30 @@ test('a resin in its cup: what to do when, and what a larger batch or warm bottl
   await cup.getByLabel('Bottles, if warmed').fill('');
   await expect(cup.getByText(/hand-warm|too hot to hold/).first()).toBeVisible();
 });
+
+test('from the four things on a label to a first coat', async ({ page }) => {
+  await openDemo(page, '/resins');
+  await page.getByRole('link', { name: 'New data sheet' }).click();
+  const label = page.getByRole('region', { name: 'From the label' });
+  await label.getByLabel('Name on the label').fill('Heron Clear');
+  await label.getByLabel('Ratio as printed').fill('100:45');
+  await label.getByLabel('It can be worked for').fill('30');
+  await label.getByLabel('Next coat after').fill('24 h');
+  await label.getByRole('button', { name: 'Fill the sheet from the label' }).click();
+  await expect(label.getByText('By volume or by weight?', { exact: false })).toBeVisible();
+  await label.getByLabel('Ratio as printed').fill('100:45 by weight');
+  await label.getByRole('button', { name: 'Fill the sheet from the label' }).click();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Heron Clear');
+  await expect(page.getByLabel('Ratio is by')).toHaveValue('mass');
+  await expect(
+    page.getByRole('region', { name: 'In the cup' }).getByText(/min$/).first(),
+  ).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Save the sheet' }).click();
+  await expect(page.getByText('✓ Saved')).toBeVisible();
+  await openPiece(page, 'Guard’s paddle', 'coats');
+  await page.getByRole('button', { name: 'Plan another coat' }).click();
+  await page.getByLabel('Resin', { exact: true }).selectOption({ label: 'Heron Clear' });
+  await page.getByRole('button', { name: 'Plan this coat' }).click();
+  await expect(page.getByRole('region', { name: /^Ledger of/ })).toBeVisible();
+});
