@@ -74,7 +74,7 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
 
   // Poured about 13:34 at 22 °C: recoat opens 9 h later, shuts 14 h later.
   const cure = page.getByRole('region', { name: 'Cure of Flood 1' });
-  await expect(cure.getByRole('heading')).toHaveText('Flood 1: wet');
+  await expect(cure.getByRole('heading', { level: 2 })).toHaveText('Flood 1: wet');
   const recoat = cure.getByRole('row', { name: /Recoat without sanding/ });
   await expect(recoat).toContainText(/22:3\d/);
   await expect(recoat).toContainText(/Wed 03:3\d/);
@@ -82,7 +82,7 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
   const states: string[] = [];
   for (const hours of ['05:30:00', '02:00:00', '02:00:00', '05:00:00', '10:00:00']) {
     await page.clock.fastForward(hours);
-    states.push(((await cure.getByRole('heading').textContent()) ?? '').replace('Flood 1: ', ''));
+    states.push(((await cure.getByRole('heading', { level: 2 }).textContent()) ?? '').replace('Flood 1: ', ''));
   }
   expect(states).toEqual(['set, no flow', 'leathery', 'recoat open', 'sand first', 'hard']);
   await expect(recoat).toContainText('shut');
