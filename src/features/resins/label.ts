@@ -16,7 +16,7 @@ export interface LabelDraft {
 export const EMPTY_LABEL: LabelDraft = { name: '', ratio: '', working: '', nextCoat: '' };
 
 /** Densities of A and B that are taken where a label tells none, g/ml. Typical of unfilled epoxy, from memory. */
-const USUAL_DENSITY = { a: '1.1', b: '1' } as const;
+const USUAL_DENSITY = { a: '1.1 g/ml', b: '1 g/ml' } as const;
 /** A label’s “next coat after” is its first cure: hard by then. The typical sheet is hard after 24 h. */
 const TYPICAL_NEXT_S = 24 * 3600;
 const TYPICAL_WORKING_S = 40 * 60;
@@ -82,7 +82,7 @@ export function sheetFromLabel(
       ...{ by: ratio.by, a: String(ratio.a), b: String(ratio.b) },
       ...{ densityA: USUAL_DENSITY.a, densityB: USUAL_DENSITY.b },
       doubling: editText((12 * 60 * workingS) / TYPICAL_WORKING_S, 'min'),
-      note: `From its label: ratio, working time, next coat after ${draft.nextCoat.trim()}. Taken as usual: densities, viscosity, 100 g in the cup, and the other times.`,
+      note: `From its label: ratio, working time, next coat after ${editText(nextCoatS, 'h')}. Taken as usual: densities, viscosity, 100 g in the cup, and the other times.`,
     },
   };
 }

@@ -6,7 +6,8 @@ import { useAct } from '@/data/hooks';
 import { doTasks } from '@/data/repos/prep';
 import { TickTogether } from '@/features/common/TickTogether';
 import { Button } from '@/ui/Button';
-import type { Gathered } from './gathered';
+import type { PieceAt } from '@/shop/instant';
+import { gathered, type Gathered } from './gathered';
 
 /** One step on several pieces: which of them it was done on, noted in one act. */
 function Round({ round }: { round: Gathered }) {
@@ -68,7 +69,8 @@ function Round({ round }: { round: Gathered }) {
 }
 
 /** Steps that several pieces wait for alike. */
-export function Rounds({ rounds }: { rounds: readonly Gathered[] }) {
+export function Rounds({ pieces }: { pieces: readonly PieceAt[] }) {
+  const rounds = gathered(pieces);
   if (rounds.length === 0) return null;
   return (
     <Box as="section" aria-label="The same on several pieces" mt="4">

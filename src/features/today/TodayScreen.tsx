@@ -2,6 +2,7 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { format as formatDate, startOfDay } from 'date-fns';
 import { useNow, useShop } from '@/data/hooks';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { clockText } from '@/features/common/clockText';
 import { atInstant } from '@/shop/instant';
@@ -9,12 +10,13 @@ import { backupReminder } from '@/features/common/keeping';
 import { useFormat } from '@/features/common/useFormat';
 import { Welcome } from '@/features/common/Welcome';
 import { RowTroubles } from '@/features/common/trouble';
-import { gathered } from './gathered';
 import { lanes, nextOf } from './model';
 import { NextList } from './NextList';
-import { Rounds } from './Rounds';
 import { Timeline } from './Timeline';
 import { timeScale } from './timeScale';
+
+// Comes after the first screen: it is not what one looks for first.
+const Rounds = dynamic(() => import('./Rounds').then((m) => m.Rounds), { ssr: false });
 
 function openWords(nowMs: number, opensMin: number, closesMin: number): string {
   const opens = startOfDay(nowMs).getTime() + opensMin * 60_000;
@@ -63,7 +65,7 @@ export function TodayScreen() {
         )}
         <Box>
           <NextList toDos={next.toDos} nowMs={now} />
-          <Rounds rounds={gathered(atInstant(shop, now).pieces)} />
+          <Rounds pieces={atInstant(shop, now).pieces} />
           {reminder && (
             <Box bg="card" borderWidth="1px" borderColor="line" mt="3" px="4" py="3" fontSize="sm">
               <strong>▲ {reminder}</strong> <Link href="/book">Save the shop to a file</Link>: only
