@@ -10,7 +10,7 @@ export const DEMO_RESINS: readonly Resin[] = [
     name: 'Millrace Clear',
     note: 'Everyday coating resin, 1 : 1 in cups. Invented.',
     price: { amount: 24, per: 'kg' },
-    declared: { serviceK: 348.15, food: null, uvStable: true },
+    declared: { serviceK: 348.15, food: null, uvStable: true, colourShare: 0.06 },
     sheet: {
       ratio: { by: 'volume', a: 1, b: 1 },
       densityAKgM3: 1150,
@@ -46,6 +46,7 @@ export const DEMO_RESINS: readonly Resin[] = [
       serviceK: 363.15,
       food: { by: 'its maker', for: 'dry food, fully cured' },
       uvStable: true,
+      colourShare: null,
     },
     sheet: {
       ratio: { by: 'volume', a: 2, b: 1 },
@@ -78,7 +79,7 @@ export const DEMO_RESINS: readonly Resin[] = [
     name: 'Tarn Quick',
     note: 'Thick and quick, for edges, fills and small repairs; by weight. Invented.',
     price: { amount: 38, per: 'l' },
-    declared: { serviceK: null, food: null, uvStable: null },
+    declared: { serviceK: null, food: null, uvStable: null, colourShare: null },
     sheet: {
       ratio: { by: 'mass', a: 100, b: 45 },
       densityAKgM3: 1160,

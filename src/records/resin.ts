@@ -2,6 +2,7 @@ import type { ResinPrice } from '@/core/coat';
 import {
   checkSheet,
   NOTHING_DECLARED,
+  COLOUR_LIMITS,
   SERVICE_LIMITS_K,
   type Declared,
   type ResinSheet,
@@ -46,6 +47,7 @@ export const RESINS = defineRecord<Resin>()({
       serviceK: number().min(SERVICE_LIMITS_K.min).max(SERVICE_LIMITS_K.max).allow(null),
       food: Joi.object({ by: name(), for: name() }).allow(null).required(),
       uvStable: Joi.boolean().strict().allow(null).required(),
+      colourShare: number().min(COLOUR_LIMITS.min).max(COLOUR_LIMITS.max).allow(null),
     }).required(),
   }),
 });

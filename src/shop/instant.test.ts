@@ -40,7 +40,7 @@ const resin: Resin = {
   name: 'Clear',
   note: '',
   price: null,
-  declared: { serviceK: null, food: null, uvStable: null },
+  declared: { serviceK: null, food: null, uvStable: null, colourShare: null },
   sheet: TEST_SHEET,
 };
 const coat = (order: number, change: Partial<Coat> = {}): Coat => ({

@@ -12,7 +12,7 @@ import {
   type PrepLayer,
   type PrepState,
 } from '@/core/prep';
-import { fitFaults, type ResinSheet } from '@/core/resin';
+import { fitFaults, USUAL_COLOUR, type ResinSheet } from '@/core/resin';
 import type { AirStep } from '@/core/climate';
 import {
   asId,
@@ -23,6 +23,7 @@ import {
   type Id,
   type Piece,
   type PrepRecord,
+  type Resin,
   type Settings,
   type Tables,
 } from '@/records';
@@ -129,6 +130,12 @@ export function airAt(air: PrepRows['air'], nowMs: number): NonNullable<PrepFact
   return { temperatureK: last.temperatureK, humidity: last.humidity, surfaceK };
 }
 
+/** The most colour that a mix bears: by its sheet, or what is usual. */
+const colourOf = (resin: Resin | undefined) => {
+  const told = resin?.declared.colourShare ?? null;
+  return { share: told ?? USUAL_COLOUR, said: told !== null };
+};
+
 const recordOf = (records: readonly PrepRecord[], key: string) =>
   records.find((r) => r.key === key && r.state === 'done');
 
@@ -198,7 +205,8 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
       const covers = coversOf(areaIds, areas, wholes, told);
       return {
         ...{ id, name, kind, order, areaIds, thicknessM, staysM, coverage, freesDams, poured },
-        ...{ silicone, coloured: colours.length > 0 },
+        silicone,
+        ...(colours.length > 0 && { colour: colourOf(resin) }),
         ...(covers && { covers }),
         ...(fit.length > 0 && { fit }),
       };

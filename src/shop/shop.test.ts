@@ -30,7 +30,7 @@ const area = (pieceId: string): Area => ({
 });
 const resin = (id: string, name: string, densityKgM3?: number): Resin => ({
   ...{ id: asId(id), name, note: '', price: null },
-  declared: { serviceK: null, food: null, uvStable: null },
+  declared: { serviceK: null, food: null, uvStable: null, colourShare: null },
   sheet: {
     ...TEST_SHEET,
     ...(densityKgM3 && { densityAKgM3: densityKgM3, densityBKgM3: densityKgM3 }),

@@ -111,8 +111,8 @@ export interface PrepCoat {
   readonly covers?: readonly PrepCover[];
   /** Silicone oil was in a colour of it, or release spray on its dam. */
   readonly silicone?: boolean;
-  /** It has colours. */
-  readonly coloured?: boolean;
+  /** The most colour that its mix bears, 0…1, and whether its sheet says so; left out: it has no colours. */
+  readonly colour?: { readonly share: number; readonly said: boolean };
   /** What stands against its resin for the use of the piece. */
   readonly fit?: readonly FitFault[];
   /** Null until it is poured. */

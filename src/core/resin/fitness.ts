@@ -6,11 +6,19 @@ export interface Declared {
   readonly food: { readonly by: string; readonly for: string } | null;
   /** Whether it keeps its colour in daylight; null: the sheet does not say. */
   readonly uvStable: boolean | null;
+  /** Greatest share of colour in the mix, 0…1; null: the sheet does not say. */
+  readonly colourShare: number | null;
 }
 
-export const NOTHING_DECLARED: Declared = { serviceK: null, food: null, uvStable: null };
+export const NOTHING_DECLARED: Declared = {
+  ...{ serviceK: null, food: null, uvStable: null, colourShare: null },
+};
 /** Service temperatures that a sheet may state, K. Judgement, no source. */
 export const SERVICE_LIMITS_K = { min: 283.15, max: 523.15 } as const;
+/** Shares of colour that a sheet may state, 0…1. Judgement, no source. */
+export const COLOUR_LIMITS = { min: 0.001, max: 0.5 } as const;
+/** Liquid colour where a sheet states nothing: one part in ten of the mix at most. Common practice, no source. */
+export const USUAL_COLOUR = 0.1;
 /** What stands under a hot cup gets about this warm, K (70 °C). Common practice, no source. */
 export const HOT_CUP_K = 343.15;
 

@@ -72,6 +72,8 @@ export {
   type Declared,
   type FitFault,
   type Use,
+  COLOUR_LIMITS,
+  USUAL_COLOUR,
 } from './fitness';
 export { paceOf, TOUCH_FINDS, touchSpan, type Pace, type Touch, type TouchFind } from './touch';
 export type { ClockPace } from './coatClock';

@@ -36,6 +36,10 @@ export const v10: Migration = {
     ...tables,
     tasks: rowsOf(tables['tasks']).flatMap((row, i) => stages(own(row, i))),
     coats: rowsOf(tables['coats']).map((row) => ({ ...row, silicone: false, touches: [] })),
+    resins: rowsOf(tables['resins']).map((row) => ({
+      ...row,
+      declared: { ...(row['declared'] as Row), colourShare: null },
+    })),
     air: rowsOf(tables['air']).map((row) => ({ ...row, surfaceK: null })),
     templates: [],
   }),

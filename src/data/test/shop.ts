@@ -36,7 +36,7 @@ export const TEST_RESIN: Resin = {
   name: 'Test resin',
   note: '',
   price: null,
-  declared: { serviceK: null, food: null, uvStable: null },
+  declared: { serviceK: null, food: null, uvStable: null, colourShare: null },
   sheet: TEST_SHEET,
 };
 

@@ -107,6 +107,11 @@ function Fields({ form }: { form: UseFormReturn<SheetDraft> }) {
           ]}
           {...register('light')}
         />
+        <TextField
+          label="Colour it bears"
+          hint="Share of the mix, 6 %; empty: not said"
+          {...bind('colour')}
+        />
       </Group>
       <Group title="Times of the sheet">
         <TextField label="Stated at" {...bind('reference')} />

@@ -21,7 +21,15 @@ describe('data sheet form', () => {
     [{ recoatClosesS: '6 h' }, { recoatClosesS: 'Too early: not before 8.0 h.' }],
     [{ hardS: '12 h' }, { hardS: 'Too early: not before 13.0 h.' }],
     [{ thickest: '0.1 mm' }, { thickest: 'At least 0.50 mm.' }],
+    [{ colour: '80 %' }, { colour: 'Between 0.1 % and 50.0 %.' }],
   ])('%j', (change, expected) => expect(errors(change)).toEqual(expected));
+  it('the colour that it bears is a share of the mix, or not said', () => {
+    const told = (colour: string) => {
+      const result = readSheet({ ...sound, colour }, METRIC);
+      return result.ok ? result.value.declared.colourShare : NaN;
+    };
+    expect([told('6'), told('')]).toEqual([0.06, null]);
+  });
   it('takes a bare number as hours: 40 is then too long a working time', () => {
     expect(Object.keys(errors({ workingS: '40' }))).toEqual(['noFlowS']);
   });

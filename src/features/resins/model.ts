@@ -1,5 +1,6 @@
 import {
   checkSheet,
+  COLOUR_LIMITS,
   RESIN_DENSITY_KG_M3,
   RATIO_LIMITS,
   ROOM_LIMITS_K,
@@ -38,6 +39,8 @@ export type SheetDraft = {
   foodBy: string;
   foodFor: string;
   light: 'not said' | 'stable' | 'yellows';
+  /** Greatest share of colour; empty: the sheet does not say. */
+  colour: string;
 } & Record<keyof SheetTimes, string>;
 
 export type SheetField = keyof SheetDraft;
@@ -84,6 +87,7 @@ export const TYPICAL: SheetDraft = {
   foodBy: '',
   foodFor: '',
   light: 'not said',
+  colour: '',
   workingS: '40 min',
   noFlowS: '5 h',
   leatheryS: '7 h',
@@ -126,6 +130,7 @@ export function draftOfResin(resin: Resin, format: Format): SheetDraft {
     service:
       declared.serviceK === null ? '' : editText(declared.serviceK, format.typed('temperature')),
     ...{ foodBy: declared.food?.by ?? '', foodFor: declared.food?.for ?? '' },
+    colour: declared.colourShare === null ? '' : editText(declared.colourShare, '%'),
     light: declared.uvStable === null ? 'not said' : declared.uvStable ? 'stable' : 'yellows',
   };
 }
@@ -158,6 +163,10 @@ function readDeclared(draft: SheetDraft, reader: FieldReader<SheetField>): Decla
         : reader.quantity('service', draft.service, 'temperature', SERVICE_LIMITS_K),
     food: by !== '' && what !== '' ? { by: by.slice(0, 120), for: what.slice(0, 120) } : null,
     uvStable: draft.light === 'not said' ? null : draft.light === 'stable',
+    colourShare:
+      draft.colour.trim() === ''
+        ? null
+        : reader.quantity('colour', draft.colour, 'share', COLOUR_LIMITS),
   };
 }
 

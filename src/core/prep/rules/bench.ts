@@ -29,6 +29,10 @@ const isOldReading = ({ slopeMs = null, turnedMs = null, nowMs }: PrepContext): 
   slopeMs !== null &&
   ((turnedMs !== null && turnedMs > slopeMs) || nowMs - slopeMs > (HOLDS_MS.level ?? Infinity));
 
+/** How much of a colour a mix bears, and how it is tried. */
+const colourHow = ({ share, said }: NonNullable<PrepCoat['colour']>): string =>
+  `A stroke of each mixed colour over a black and a white strip, as thick as the coat. Of liquid colour at most ${Number((share * 100).toFixed(1))} % of the mix, ${said ? 'by its sheet' : 'as is usual: its sheet does not say'}; more leaves it soft.`;
+
 const isOpenEdge = ({ kind }: PrepEdge) => kind === 'open';
 
 const sandedFor = (facts: PrepContext, coat: PrepCoat): boolean =>
@@ -97,7 +101,10 @@ export const BENCH_RULES: readonly PrepRule[] = [
     reason: 'A colour that is too thin shows the ground, and the whole coat has to be done again.',
     source: TRADE,
     needed: false,
-    find: (facts) => eachCoat(facts, (coat) => (coat.coloured ? { areaIds: coat.areaIds } : null)),
+    find: (facts) =>
+      eachCoat(facts, ({ colour, areaIds }) =>
+        colour ? { areaIds, how: colourHow(colour) } : null,
+      ),
   },
   {
     id: 'props',

@@ -41,6 +41,15 @@ describe('what cleans a surface without harm', () => {
   });
 });
 
+describe('a colour is tried first', () => {
+  it('and the most that the mix bears is said, with who says so', () => {
+    const how = (said: boolean) =>
+      task(facts({ coats: [coat({ colour: { share: 0.06, said } })] }), 'opacity trial').how;
+    expect(how(true)).toContain('at most 6 % of the mix, by its sheet');
+    expect(how(false)).toContain('its sheet does not say');
+  });
+});
+
 describe('the surface over the dew point', () => {
   const at = (surfaceK: number | null) =>
     planPrep(facts({ air: { temperatureK: 295.15, humidity: 0.6, surfaceK } })).find(

@@ -226,7 +226,7 @@ const CASES: Readonly<Record<string, readonly [fires: PrepFacts, quiet: PrepFact
     // A coat went over it since.
     facts({ coats: [coat(hard)], repaired: [{ kind: 'seep', areaIds: ['face'], atMs: 0 }] }),
   ],
-  'opacity trial': [facts({ coats: [coat({ coloured: true })] }), facts()],
+  'opacity trial': [facts({ coats: [coat({ colour: { share: 0.1, said: false } })] }), facts()],
   props: [facts(), facts({ areas: [area({}, ['own rim'])] })],
   covered: [facts(), facts({ coats: [coat(hard)] })],
   interleave: [facts({ coats: [coat(hard)], count: 6 }), facts({ coats: [coat(hard)] })],
