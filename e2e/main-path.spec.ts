@@ -82,7 +82,12 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
   const states: string[] = [];
   for (const hours of ['05:30:00', '02:00:00', '02:00:00', '05:00:00', '10:00:00']) {
     await page.clock.fastForward(hours);
-    states.push(((await cure.getByRole('heading', { level: 2 }).textContent()) ?? '').replace('Flood 1: ', ''));
+    states.push(
+      ((await cure.getByRole('heading', { level: 2 }).textContent()) ?? '').replace(
+        'Flood 1: ',
+        '',
+      ),
+    );
   }
   expect(states).toEqual(['set, no flow', 'leathery', 'recoat open', 'sand first', 'hard']);
   await expect(recoat).toContainText('shut');

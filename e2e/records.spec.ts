@@ -12,7 +12,7 @@ const PNG = Buffer.concat([
 test('from an empty shop: a resin, a piece, a coat', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('link', { name: 'Enter a resin' }).click();
-  await page.getByLabel('Name').fill('Orchard Coat');
+  await page.getByLabel('Name', { exact: true }).fill('Orchard Coat');
   await page.getByRole('button', { name: 'Save the sheet' }).click();
   await expect(page.getByLabel('Density of A')).toHaveAccessibleDescription(/Needed\./);
   await page.getByLabel('Density of A').fill('1.13');
