@@ -40,7 +40,7 @@ export function leastSquares(
   let normal = normalOf(residuals, values, now, scales);
   for (let steps = 1; steps <= STEPS; steps += 1) {
     const shift = solveFor(normal, damping);
-    const trial = values.map((v, i) => v + (shift?.[i] ?? 0) * (scales[i] ?? 1));
+    const trial = values.map((v, i) => v + (shift?.[i] ?? NaN) * (scales[i] ?? 1));
     const then = shift ? residuals(trial) : [NaN];
     const next = total(then);
     if (!(next < sum)) {
@@ -87,10 +87,10 @@ function normalOf(
 ): Normal {
   const columns = values.map((_, j) => {
     const nudged = values.map((v, i) => (i === j ? v + NUDGE * (scales[i] ?? 1) : v));
-    return residuals(nudged).map((r, i) => (r - (now[i] ?? 0)) / NUDGE);
+    return residuals(nudged).map((r, i) => (r - (now[i] ?? NaN)) / NUDGE);
   });
   const dot = (a: readonly number[], b: readonly number[]) =>
-    a.reduce((s, v, i) => s + v * (b[i] ?? 0), 0);
+    a.reduce((s, v, i) => s + v * (b[i] ?? NaN), 0);
   return {
     curvature: columns.map((a) => columns.map((b) => dot(a, b))),
     down: columns.map((a) => -dot(a, now)),

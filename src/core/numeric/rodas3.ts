@@ -110,10 +110,11 @@ function jacobian(slope: Slope, y: Float64Array, f: Float64Array, work: Workspac
   const { nudged, f1 } = work;
   for (let j = 0; j < n; j += 1) {
     nudged.set(y);
-    const delta = NUDGE * Math.max(Math.abs(y[j] ?? 0), 1e-5);
-    nudged[j] = (y[j] ?? 0) + delta;
+    const delta = NUDGE * Math.max(Math.abs(y[j] ?? NaN), 1e-5);
+    nudged[j] = (y[j] ?? NaN) + delta;
     slope(nudged, f1);
-    for (let i = 0; i < n; i += 1) work.jacobian[i * n + j] = ((f1[i] ?? 0) - (f[i] ?? 0)) / delta;
+    for (let i = 0; i < n; i += 1)
+      work.jacobian[i * n + j] = ((f1[i] ?? NaN) - (f[i] ?? NaN)) / delta;
   }
   work.stale = false;
 }
@@ -131,30 +132,30 @@ function step(
   const { f0, f1, trial, k, nudged } = work;
   const [k1, k2, k3, k4] = k;
   const solve = (out: Float64Array): boolean => {
-    for (let i = 0; i < n * n; i += 1) work.matrix[i] = -(work.jacobian[i] ?? 0);
+    for (let i = 0; i < n * n; i += 1) work.matrix[i] = -(work.jacobian[i] ?? NaN);
     for (let i = 0; i < n; i += 1)
-      work.matrix[i * n + i] = (work.matrix[i * n + i] ?? 0) + 1 / (h * GAMMA);
+      work.matrix[i * n + i] = (work.matrix[i * n + i] ?? NaN) + 1 / (h * GAMMA);
     return linearSolve(work.matrix, out);
   };
   k1.set(f0);
   if (!solve(k1)) return NaN;
-  for (let i = 0; i < n; i += 1) k2[i] = (f0[i] ?? 0) + (4 / h) * (k1[i] ?? 0);
+  for (let i = 0; i < n; i += 1) k2[i] = (f0[i] ?? NaN) + (4 / h) * (k1[i] ?? NaN);
   if (!solve(k2)) return NaN;
-  for (let i = 0; i < n; i += 1) nudged[i] = (y[i] ?? 0) + 2 * (k1[i] ?? 0);
+  for (let i = 0; i < n; i += 1) nudged[i] = (y[i] ?? NaN) + 2 * (k1[i] ?? NaN);
   slope(nudged, f1);
-  for (let i = 0; i < n; i += 1) k3[i] = (f1[i] ?? 0) + ((k1[i] ?? 0) - (k2[i] ?? 0)) / h;
+  for (let i = 0; i < n; i += 1) k3[i] = (f1[i] ?? NaN) + ((k1[i] ?? NaN) - (k2[i] ?? NaN)) / h;
   if (!solve(k3)) return NaN;
-  for (let i = 0; i < n; i += 1) nudged[i] = (y[i] ?? 0) + 2 * (k1[i] ?? 0) + (k3[i] ?? 0);
+  for (let i = 0; i < n; i += 1) nudged[i] = (y[i] ?? NaN) + 2 * (k1[i] ?? NaN) + (k3[i] ?? NaN);
   slope(nudged, f1);
   for (let i = 0; i < n; i += 1)
-    k4[i] = (f1[i] ?? 0) + ((k1[i] ?? 0) - (k2[i] ?? 0) - (8 / 3) * (k3[i] ?? 0)) / h;
+    k4[i] = (f1[i] ?? NaN) + ((k1[i] ?? NaN) - (k2[i] ?? NaN) - (8 / 3) * (k3[i] ?? NaN)) / h;
   if (!solve(k4)) return NaN;
   let sum = 0;
   for (let i = 0; i < n; i += 1) {
-    const next = (nudged[i] ?? 0) + (k4[i] ?? 0);
+    const next = (nudged[i] ?? NaN) + (k4[i] ?? NaN);
     trial[i] = next;
-    const scale = (absolute[i] ?? 0) + relative * Math.max(Math.abs(y[i] ?? 0), Math.abs(next));
-    sum += ((k4[i] ?? 0) / scale) ** 2;
+    const scale = (absolute[i] ?? NaN) + relative * Math.max(Math.abs(y[i] ?? NaN), Math.abs(next));
+    sum += ((k4[i] ?? NaN) / scale) ** 2;
   }
   return Math.sqrt(sum / n);
 }
@@ -170,5 +171,7 @@ function hermite(
 ): Float64Array {
   const [s2, s3] = [s * s, s * s * s];
   const [a, b, c, d] = [2 * s3 - 3 * s2 + 1, s3 - 2 * s2 + s, 3 * s2 - 2 * s3, s3 - s2];
-  return y0.map((v, i) => a * v + b * h * (f0[i] ?? 0) + c * (y1[i] ?? 0) + d * h * (f1[i] ?? 0));
+  return y0.map(
+    (v, i) => a * v + b * h * (f0[i] ?? NaN) + c * (y1[i] ?? NaN) + d * h * (f1[i] ?? NaN),
+  );
 }

@@ -41,7 +41,7 @@ export function touchSpan(found: TouchFind, t: SheetTimes): readonly [fromS: num
   const firm = Math.max(t.recoatClosesS, t.handleS);
   const lines = [0, t.leatheryS, t.recoatClosesS, firm, Math.max(firm, t.hardS), Infinity];
   const at = TOUCH_FINDS.indexOf(found);
-  return [lines[at] ?? 0, lines[at + 1] ?? Infinity];
+  return [lines[at] ?? NaN, lines[at + 1] ?? Infinity];
 }
 
 /** Normal distribution function. Source: Abramowitz & Stegun 1964, 7.1.26, error under 1.5e-7. */
@@ -90,7 +90,7 @@ export function paceOf(touches: readonly Touch[], times: SheetTimes): Pace {
     );
     const chances = touches.map((t) => chance(t, times, x));
     const weight = chances.reduce((product, c) => product * c, p);
-    chances.forEach((c, i) => (expected[i] = (expected[i] ?? 0) + c * p));
+    chances.forEach((c, i) => (expected[i] = (expected[i] ?? NaN) + c * p));
     prior += p;
     total = {
       sum: total.sum + weight,

@@ -65,6 +65,16 @@ export function TouchTests({ coat, resin, nowMs }: { coat: Coat; resin: Resin; n
               Look before you coat.
             </Box>
           )}
+          <Box as="details" fontSize="sm" color="ink2">
+            <Box as="summary" cursor="pointer" minH="24px">
+              How it is worked out
+            </Box>
+            Each finding stands for a span of the sheet’s ripe time (strings until leathery, tacky
+            until recoat shuts, a nail until hard). The pace that fits all touches best is found by
+            Bayes on its logarithm: sheets are taken to be right to 12 %, one in five to 35 %, a
+            finger to 8 %. Judgement on common practice, no source. Warm load never comes earlier
+            than by the sheet.
+          </Box>
           <Box as="ul" listStyleType="none" fontSize="sm" mt="1">
             {touches.map((touch) => (
               <Flex as="li" key={touch.atMs} gap="3" align="center">

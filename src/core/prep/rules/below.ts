@@ -38,6 +38,12 @@ function allBelow({ areas, coats }: PrepContext): ReadonlyMap<string, Under> {
   return found;
 }
 
+/** From when on all that lies on a piece bears a hand, ms; null where nothing lies. */
+export function bearsMs({ lying }: PrepContext): number | null {
+  const handled = lying.flatMap((c) => (c.poured ? [c.poured.handleMs] : []));
+  return handled.length > 0 ? Math.max(...handled) : null;
+}
+
 /** When the coat that lies below on these areas can be touched; null where none lies. */
 export function handledMs(facts: PrepContext, areaIds: readonly string[]): number | null {
   const under = areaIds.flatMap((id) => facts.on(id).top?.poured?.handleMs ?? []);

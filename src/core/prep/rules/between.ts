@@ -43,7 +43,9 @@ const over = (
       ([id, lower]) => lower.poured && fits(lower, id, coat),
     );
     if (under.length === 0) return [];
-    const notBeforeMs = Math.max(...under.map(([, c]) => c.poured?.handleMs ?? 0));
+    const notBeforeMs = Math.max(
+      ...under.flatMap(([, c]) => (c.poured ? [c.poured.handleMs] : [])),
+    );
     return [{ on: coat.id, coatId: coat.id, areaIds: under.map(([id]) => id), notBeforeMs }];
   });
 
@@ -53,7 +55,8 @@ const seepDrafts = (facts: PrepContext): TaskDraft[] =>
     const covered = facts.lying.some(
       (c) =>
         liesOver(c) &&
-        (c.poured?.pouredMs ?? 0) > atMs &&
+        c.poured !== null &&
+        c.poured.pouredMs > atMs &&
         c.areaIds.some((a) => areaIds.includes(a)),
     );
     const [first] = areaIds;

@@ -3,6 +3,7 @@ import { isDam, type PieceSide } from '../../piece';
 import type { PrepContext } from '../context';
 import type { PrepCoat, PrepLayer } from '../facts';
 import type { PrepRule, TaskDraft } from '../task';
+import { bearsMs } from './below';
 
 /** How each kind of layer is laid. Common practice, no source. */
 const HOW: Readonly<Record<PrepLayer['kind'], string>> = {
@@ -63,12 +64,6 @@ function sideOf(facts: PrepContext, coat: PrepCoat): PieceSide | null {
   return backs.some(Boolean) ? null : 'front';
 }
 
-/** From when on a piece can be turned: every coat that lies on it bears handling. */
-const bearsMs = (facts: PrepContext): { readonly notBeforeMs: number } | null =>
-  facts.lying.length > 0
-    ? { notBeforeMs: Math.max(...facts.lying.map((c) => c.poured?.handleMs ?? 0)) }
-    : null;
-
 function turnDraft(facts: PrepContext, coat: PrepCoat): TaskDraft | null {
   const side = sideOf(facts, coat);
   if (side === null) return null;
@@ -76,6 +71,7 @@ function turnDraft(facts: PrepContext, coat: PrepCoat): TaskDraft | null {
   const sides = before.map((c) => sideOf(facts, c)).filter((s) => s !== null);
   if (side === (sides[0] ?? facts.up ?? 'front')) return null;
   const { lying } = facts;
+  const bears = bearsMs(facts);
   const faced = [...lying, ...before].some((c) => sideOf(facts, c) === 'front');
   return {
     on: coat.id,
@@ -93,7 +89,7 @@ function turnDraft(facts: PrepContext, coat: PrepCoat): TaskDraft | null {
       reason: 'Back first, then the face: its drips and prints are covered by what comes last.',
     }),
     // For a later coat the moment is not known before the one below is poured.
-    ...(before.length === 0 && bearsMs(facts)),
+    ...(before.length === 0 && bears !== null && { notBeforeMs: bears }),
   };
 }
 

@@ -1,6 +1,7 @@
 import type { PrepContext } from '../context';
 import type { OwnTask } from '../facts';
 import type { PrepRule, TaskDraft } from '../task';
+import { bearsMs } from './below';
 
 /** Thickness that a label's time is taken to hold for, m. Judgement, no source. */
 const THIN_M = 0.2e-3;
@@ -25,12 +26,10 @@ export function coatOfOwn(facts: PrepContext, { on }: OwnTask): string | null | 
 }
 
 /** What comes after the last coat waits until what lies there bears a hand. */
-export const afterLast = ({ lying }: PrepContext): Pick<TaskDraft, 'step' | 'notBeforeMs'> => ({
-  step: 'after',
-  ...(lying.length > 0 && {
-    notBeforeMs: Math.max(...lying.map((c) => c.poured?.handleMs ?? 0)),
-  }),
-});
+export function afterLast(facts: PrepContext): Pick<TaskDraft, 'step' | 'notBeforeMs'> {
+  const notBeforeMs = bearsMs(facts);
+  return { step: 'after', ...(notBeforeMs !== null && { notBeforeMs }) };
+}
 
 function ownDraft(facts: PrepContext, own: OwnTask): TaskDraft[] {
   const coatId = coatOfOwn(facts, own);

@@ -99,8 +99,10 @@ export function softBelow(
 }
 
 /** Share of an area whose relief stands up through what lies on it, 0…1. */
-const proudOn = (facts: PrepContext, area: PrepArea): number =>
-  filmOn(facts, area.id) === null ? 0 : shareProud(area.relief, filmOn(facts, area.id) ?? 0);
+function proudOn(facts: PrepContext, area: PrepArea): number {
+  const filmM = filmOn(facts, area.id);
+  return filmM === null ? 0 : shareProud(area.relief, filmM);
+}
 
 /** How an area asks for its tooth, where that is not plain sanding. */
 function hardDraft(facts: PrepContext, coat: PrepCoat, hard: readonly PrepArea[]) {

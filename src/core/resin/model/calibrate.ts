@@ -111,7 +111,7 @@ export function predict(
 ): { readonly timeS: number; readonly sigma: number } {
   const timeS = of(kineticsOf(fitted.values, viscosityPaS));
   const slopes = fitted.values.map((_, j) => {
-    const step = 0.05 * (fitted.sigmas[j] ?? 0);
+    const step = 0.05 * (fitted.sigmas[j] ?? NaN);
     const nudged = fitted.values.map((v, i) => (i === j ? v + step : v));
     return step > 0 ? Math.log(of(kineticsOf(nudged, viscosityPaS)) / timeS) / step : 0;
   });

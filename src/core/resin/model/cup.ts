@@ -76,7 +76,7 @@ export function cupRun(
   const fresh = cureViscosity(kinetics, 0, roomK);
   const moments: CupMoment[] = [];
   const at = (s: number, y: Float64Array): CupMoment => {
-    const [conversion, temperatureK] = [y[0] ?? 0, y[1] ?? roomK];
+    const [conversion, temperatureK] = [y[0] ?? NaN, y[1] ?? NaN];
     return {
       ...{ s, conversion, temperatureK },
       viscosityPaS: cureViscosity(kinetics, conversion, temperatureK),
@@ -84,17 +84,17 @@ export function cupRun(
     };
   };
   const over = (y: Float64Array): CupRun['by'] => {
-    if (cureViscosity(kinetics, y[0] ?? 0, roomK) >= WORKABLE * fresh) return 'thick';
-    return (y[1] ?? roomK) >= startK + RUNS_HOT_K ? 'hot' : null;
+    if (cureViscosity(kinetics, y[0] ?? NaN, roomK) >= WORKABLE * fresh) return 'thick';
+    return (y[1] ?? NaN) >= startK + RUNS_HOT_K ? 'hot' : null;
   };
   let [workingS, by, hottestK]: [number | null, CupRun['by'], number] = [null, null, startK];
   const y0 = Float64Array.of(0, startK);
   moments.push(at(0, y0));
   const stats = rodas3(
     (y, out) => {
-      const rate = cureRate(kinetics, y[0] ?? 0, y[1] ?? roomK);
+      const rate = cureRate(kinetics, y[0] ?? NaN, y[1] ?? NaN);
       out[0] = rate;
-      out[1] = heating * rate - loss * ((y[1] ?? roomK) - roomK);
+      out[1] = heating * rate - loss * ((y[1] ?? NaN) - roomK);
     },
     y0,
     0,
@@ -103,7 +103,7 @@ export function cupRun(
       ...{ relative: 1e-5, absolute: [1e-7, 1e-3], firstStep: 1 },
       onStep: (from, to, read) => {
         const end = read(to);
-        hottestK = Math.max(hottestK, end[1] ?? startK);
+        hottestK = Math.max(hottestK, end[1] ?? NaN);
         moments.push(at(to, end));
         const why = over(end);
         if (workingS === null && why !== null) {
@@ -111,7 +111,7 @@ export function cupRun(
           by = over(read(workingS)) ?? why;
         }
         // Past its peak and gelled it has nothing more to say.
-        return (end[0] ?? 0) > 0.6 && (end[1] ?? startK) < hottestK - 1;
+        return (end[0] ?? NaN) > 0.6 && (end[1] ?? NaN) < hottestK - 1;
       },
     },
   );

@@ -43,11 +43,11 @@ export function filmRun(
     ...{ open: Infinity, gel: Infinity, 'tack-free': Infinity, handle: Infinity, full: Infinity },
   };
   const reached: Readonly<Record<FilmMark, (y: Float64Array) => boolean>> = {
-    open: (y) => cureViscosity(kinetics, y[0] ?? 0, roomK) >= open,
-    gel: (y) => (y[0] ?? 0) >= FILM_MARKS.gel,
-    'tack-free': (y) => (y[0] ?? 0) >= FILM_MARKS['tack-free'],
-    handle: (y) => (y[0] ?? 0) >= FILM_MARKS.handle,
-    full: (y) => (y[0] ?? 0) >= FILM_MARKS.full,
+    open: (y) => cureViscosity(kinetics, y[0] ?? NaN, roomK) >= open,
+    gel: (y) => (y[0] ?? NaN) >= FILM_MARKS.gel,
+    'tack-free': (y) => (y[0] ?? NaN) >= FILM_MARKS['tack-free'],
+    handle: (y) => (y[0] ?? NaN) >= FILM_MARKS.handle,
+    full: (y) => (y[0] ?? NaN) >= FILM_MARKS.full,
   };
   const names = Object.keys(marks) as FilmMark[];
   const y0 = Float64Array.of(from.conversion, roomK, roomK);
@@ -56,7 +56,7 @@ export function filmRun(
   let hottestK = roomK;
   const stats = rodas3(
     (y, out) => {
-      const [a, t, board] = [y[0] ?? 0, y[1] ?? roomK, y[2] ?? roomK];
+      const [a, t, board] = [y[0] ?? NaN, y[1] ?? NaN, y[2] ?? NaN];
       const rate = cureRate(kinetics, a, t);
       out[0] = rate;
       out[1] = heating * rate - (AIR_W_M2K * (t - roomK) + BOARD.contact * (t - board)) / heat;
@@ -69,12 +69,12 @@ export function filmRun(
       ...{ relative: 1e-5, absolute: [1e-7, 1e-3, 1e-3], firstStep: 1 },
       onStep: (start, end, read) => {
         const y = read(end);
-        hottestK = Math.max(hottestK, y[1] ?? roomK);
+        hottestK = Math.max(hottestK, y[1] ?? NaN);
         const at = (s: number) => {
           const here = read(s);
-          return 1 / cureViscosity(kinetics, here[0] ?? 0, here[1] ?? roomK);
+          return 1 / cureViscosity(kinetics, here[0] ?? NaN, here[1] ?? NaN);
         };
-        const last = fluidity.at(-1)?.perPaS ?? 0;
+        const last = fluidity.at(-1)?.perPaS ?? NaN;
         fluidity.push({ s: end, perPaS: last + gauss(at, start, end) });
         for (const name of names)
           if (marks[name] === Infinity && reached[name](y))
