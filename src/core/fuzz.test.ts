@@ -189,7 +189,7 @@ describe('what must hold for any sound input (seeded)', () => {
       const temperatureK = 281 + 20 * random();
       const at = (k: number) =>
         coatClock({
-          pouredMs: 0,
+          startMs: 0,
           nowMs: HOUR,
           history: [{ fromMs: 0, temperatureK: k }],
           sheet: TEST_SHEET,

@@ -72,9 +72,8 @@ describe('following the shop', () => {
     expect((await until((k) => k.shop.coats.length === 0)).shop.pieces).toHaveLength(1);
     const { nowMs: fromMs } = contextAt(6);
     await noteRoom(db, contextAt(6), { fromMs, temperatureK: 290.15, humidity: null });
-    expect((await until((k) => k.shop.air.length === 1)).shop.settings.roomTemperatureK).toBe(
-      290.15,
-    );
+    const { shop } = await until((k) => k.shop.room.last !== null);
+    expect(shop.room.steps).toEqual([{ fromMs, temperatureK: 290.15, humidity: 0.5 }]);
     end();
   });
   it('a table that is cleared or replaced is read whole', async () => {

@@ -27,7 +27,7 @@ function keepAppendOnly(db: ShopDb): void {
 /** Runs one step on the rows of the browser, inside the version change: all of it or nothing. */
 async function upgradeRows(tx: ReplacingTransaction, step: Migration): Promise<void> {
   tx.replacingShop = true;
-  const names = tablesOf(step.version);
+  const names = [...new Set([...tablesOf(step.version - 1), ...tablesOf(step.version)])];
   const rows = await Promise.all(names.map((table) => tx.table(table).toArray()));
   const before = Object.fromEntries(names.map((table, n) => [table, rows[n] ?? []]));
   for (const [table, changed] of Object.entries(step.up(before))) {

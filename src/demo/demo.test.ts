@@ -86,7 +86,7 @@ describe('the invented shop', () => {
       ]);
       expect(new Set(entries.map((e) => e.by)).size).toBe(1);
       expect(entries.find((e) => e.kind === 'poured')?.atMs).toBe(coat.pouredMs);
-      expect(coat.history[0]?.fromMs).toBe(coat.pouredMs);
+      expect(entries.find((e) => e.kind === 'mixed')?.atMs).toBe(coat.mixedMs);
     },
   );
 

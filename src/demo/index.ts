@@ -1,5 +1,6 @@
 import { base64ToBlob } from '@/data/exchange/base64';
 import { migrate, type AnyTables } from '@/data/migrations';
+import { readingsOf, roomDays, type RoomDay } from '@/records';
 import told from './shop.json';
 
 /** Moves every instant in a row, and in what it holds, by so much: their names end in Ms. */
@@ -28,5 +29,9 @@ export function demoShop(nowMs: number): AnyTables {
     const { base64, type, ...rest } = row as Record<string, unknown>;
     return { ...rest, blob: base64ToBlob(base64, type) };
   });
-  return { ...rows, photos };
+  // Days are told by the clock: readings that were moved fall on others.
+  const readings = (rows['room'] as unknown as readonly RoomDay[]).flatMap(readingsOf);
+  const by = Math.round(nowMs) - exportedMs;
+  const room = roomDays(readings.map((r) => ({ ...r, atMs: r.atMs + by })));
+  return { ...rows, photos, room };
 }

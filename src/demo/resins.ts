@@ -9,8 +9,9 @@ export const DEMO_RESINS: readonly Resin[] = [
     id: asId('demo-millrace'),
     name: 'Millrace Clear',
     note: 'Everyday coating resin, 1 : 1 in cups. Invented.',
+    learnsFromMs: null,
     price: { amount: 24, per: 'kg' },
-    declared: { serviceK: 348.15, food: null, uvStable: true, colourShare: 0.06 },
+    declared: { serviceK: 348.15, food: null, uvStable: true, curesK: null, colourShare: 0.06 },
     sheet: {
       ratio: { by: 'volume', a: 1, b: 1 },
       densityAKgM3: 1150,
@@ -41,11 +42,13 @@ export const DEMO_RESINS: readonly Resin[] = [
     id: asId('demo-lantern'),
     name: 'Lantern Slow',
     note: 'Long working time for large faces and deep relief, heat rated. Invented.',
+    learnsFromMs: null,
     price: { amount: 31, per: 'kg' },
     declared: {
       serviceK: 363.15,
       food: { by: 'its maker', for: 'dry food, fully cured' },
       uvStable: true,
+      curesK: null,
       colourShare: null,
     },
     sheet: {
@@ -78,8 +81,9 @@ export const DEMO_RESINS: readonly Resin[] = [
     id: asId('demo-tarn'),
     name: 'Tarn Quick',
     note: 'Thick and quick, for edges, fills and small repairs; by weight. Invented.',
+    learnsFromMs: null,
     price: { amount: 38, per: 'l' },
-    declared: { serviceK: null, food: null, uvStable: null, colourShare: null },
+    declared: { serviceK: null, food: null, uvStable: null, curesK: null, colourShare: null },
     sheet: {
       ratio: { by: 'mass', a: 100, b: 45 },
       densityAKgM3: 1160,

@@ -14,7 +14,7 @@ import {
 } from '@/core/coat';
 import type { Point } from '@/core/geometry';
 import { COAT_KINDS, type CoatKind } from '@/core/piece';
-import { TOUCH_FINDS, type TemperatureStep, type TouchFind } from '@/core/resin';
+import { TOUCH_FINDS, type TouchFind } from '@/core/resin';
 import { defineRecord, type Parts } from './define';
 import type { Id } from './id';
 
@@ -47,12 +47,12 @@ export interface Coat {
   readonly restS: number;
   readonly reserve: ReserveSchool;
   readonly batchId: Id<'batch'> | null;
+  /** When part B met part A of what was poured: its clock starts there. Null before the pour. */
+  readonly mixedMs: number | null;
   readonly pouredMs: number | null;
   readonly coveredMs: number | null;
   /** What a finger found on it, and when; empty before the pour. */
   readonly touches: readonly { readonly atMs: number; readonly found: TouchFind }[];
-  /** Room temperature since the pour; empty before it. */
-  readonly history: readonly TemperatureStep[];
 }
 
 /** A path of resin on the plan of a face. */
@@ -138,9 +138,9 @@ export const COATS = defineRecord<Coat>()({
     ...PLAIN,
     staysM: [],
     batchId: null,
+    mixedMs: null,
     pouredMs: null,
     coveredMs: null,
-    history: [],
     touches: [],
   },
   order: (a, b) => a.order - b.order,
@@ -157,7 +157,7 @@ export const COATS = defineRecord<Coat>()({
         ],
   schema: (parts) => {
     const { Joi, flag, id, instant, listOf, maybeId, maybeInstant, name, number, oneOf } = parts;
-    const { reserveSchema, roomTemperature } = parts;
+    const { reserveSchema } = parts;
     return {
       id: id(),
       pieceId: id(),
@@ -182,20 +182,17 @@ export const COATS = defineRecord<Coat>()({
       restS: number().min(0).max(86400),
       reserve: reserveSchema,
       batchId: maybeId(),
+      mixedMs: Joi.when('pouredMs', {
+        is: null,
+        then: Joi.valid(null).required(),
+        otherwise: instant(),
+      }),
       pouredMs: maybeInstant(),
       coveredMs: maybeInstant(),
       touches: Joi.when('pouredMs', {
         is: null,
         then: Joi.array().max(0).required(),
         otherwise: listOf(Joi.object({ atMs: instant(), found: oneOf(TOUCH_FINDS) }), 50),
-      }),
-      history: Joi.when('pouredMs', {
-        is: null,
-        then: Joi.array().max(0).required(),
-        otherwise: Joi.array()
-          .items(Joi.object({ fromMs: instant(), temperatureK: roomTemperature() }))
-          .min(1)
-          .required(),
       }),
     };
   },

@@ -8,7 +8,7 @@ export {
   type TableName,
   type Tables,
 } from './tables';
-export type { AirReading } from './air';
+export { ROOM_SOURCES, type RoomDay, type RoomSource, type RoomSourceKind } from './room';
 export {
   edgeHeightOf,
   edgeKindsOf,
@@ -29,7 +29,7 @@ export type { Photo } from './photo';
 export { PIECES, type HardwareMark, type LevelReading, type Piece } from './piece';
 export type { Resin } from './resin';
 export type { WetSession } from './session';
-export { DEFAULT_SETTINGS, type Settings } from './settings';
+export { DEFAULT_SETTINGS, ROOM_WEATHERS, type RoomSensorChoice, type Settings } from './settings';
 export { TASKS, type PrepRecord } from './task';
 export { TEMPLATES, type Template, type TemplateStep } from './template';
 export {
@@ -40,3 +40,4 @@ export {
   type WetAct,
   type WetActKind,
 } from './wetActs';
+export { readingsOf, roomDayId, roomDays, withReadings, type SourcedReading } from './roomDays';

@@ -33,6 +33,19 @@ export const maybeOneOf = (values: readonly string[]) =>
     .required();
 export const listOf = (schema: Joi.Schema, most: number) =>
   Joi.array().items(schema).max(most).required();
+export const INSTANTS = INSTANT_LIMITS_MS;
+/** A long list of numbers, looked at by hand: Joi would take a second over a month of readings. */
+export const column = (
+  { min, max, gaps = false }: { min: number; max: number; gaps?: boolean },
+  most: number,
+) =>
+  Joi.custom((value: unknown, helpers) =>
+    Array.isArray(value) &&
+    value.length <= most &&
+    value.every((x) => (gaps && x === null) || (typeof x === 'number' && x >= min && x <= max))
+      ? value
+      : helpers.error('any.invalid'),
+  ).required();
 export const instant = () => number().min(INSTANT_LIMITS_MS.min).max(INSTANT_LIMITS_MS.max);
 export const maybeInstant = () => instant().allow(null);
 export const mass = () => number().min(0).max(100);

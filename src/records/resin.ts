@@ -18,13 +18,15 @@ export interface Resin {
   readonly sheet: ResinSheet;
   /** What its maker declares it for. */
   readonly declared: Declared;
+  /** Touches of coats poured before then teach nothing of it any more; null: all teach. */
+  readonly learnsFromMs: number | null;
 }
 
 export const RESINS = defineRecord<Resin>()({
   name: 'resins',
   live: true,
   references: [],
-  defaults: { note: '', price: null, declared: NOTHING_DECLARED },
+  defaults: { note: '', price: null, declared: NOTHING_DECLARED, learnsFromMs: null },
   order: (a, b) => a.name.localeCompare(b.name),
   meaning: ({ sheet }) => {
     const checked = checkSheet(sheet);
@@ -32,7 +34,7 @@ export const RESINS = defineRecord<Resin>()({
       ? []
       : checked.issues.map((issue) => ({ ...issue, path: ['sheet', ...issue.path] }));
   },
-  schema: ({ Joi, id, name, number, sheetSchema, text }) => ({
+  schema: ({ Joi, id, maybeInstant, name, number, roomTemperature, sheetSchema, text }) => ({
     id: id(),
     name: name(),
     note: text(2000),
@@ -48,6 +50,8 @@ export const RESINS = defineRecord<Resin>()({
       food: Joi.object({ by: name(), for: name() }).allow(null).required(),
       uvStable: Joi.boolean().strict().allow(null).required(),
       colourShare: number().min(COLOUR_LIMITS.min).max(COLOUR_LIMITS.max).allow(null),
+      curesK: Joi.object({ min: roomTemperature(), max: roomTemperature() }).allow(null).required(),
     }).required(),
+    learnsFromMs: maybeInstant(),
   }),
 });

@@ -13,12 +13,11 @@ const rowsOf = (table: TableName): Row[] =>
 
 /** Fields that may be null: nothing is known yet. */
 const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {
-  settings: ['lastBackupMs'],
-  resins: ['price'],
+  settings: ['lastBackupMs', 'sensor'],
+  resins: ['price', 'learnsFromMs'],
   pieces: ['level', 'turnedMs', 'dueMs'],
   areas: ['partOf'],
   layers: ['over'],
-  air: ['surfaceK'],
   sessions: ['endedMs'],
   batches: [
     ...['aKg', 'bKg', 'aBy', 'bBy', 'reading'],
@@ -59,8 +58,8 @@ describe.each(TABLE_NAMES)('rows of %s', (table) => {
         (f) => f.path.split(/[.[]/)[0],
       );
       const allowed = MAY_BE_NULL[table]?.includes(field) ?? false;
-      // A coat whose pour is unknown may not have a temperature record.
-      const others = faults.filter((f) => !(field === 'pouredMs' && f === 'history'));
+      // A coat that is not poured was not mixed.
+      const others = faults.filter((f) => !(field === 'pouredMs' && f === 'mixedMs'));
       expect({ field, faulty: others.length > 0 }).toEqual({ field, faulty: !allowed });
     }
   });
@@ -102,9 +101,6 @@ describe('meaning of rows', () => {
     expect(
       rowFaults('settings', { ...DEFAULT_SETTINGS, opensMin: 600, closesMin: 600 })[0]?.path,
     ).toBe('closesMin');
-    expect(rowFaults('settings', { ...DEFAULT_SETTINGS, roomTemperatureK: 200 })[0]?.path).toBe(
-      'roomTemperatureK',
-    );
   });
 
   it('a resin’s faults name their place in the sheet, with the allowed interval', () => {

@@ -5,7 +5,6 @@ export interface WetSession {
   readonly id: Id<'session'>;
   readonly resinId: Id<'resin'>;
   readonly coatIds: readonly Id<'coat'>[];
-  readonly temperatureK: number;
   readonly startedMs: number;
   readonly endedMs: number | null;
 }
@@ -16,11 +15,10 @@ export const SESSIONS = defineRecord<WetSession>()({
   // Its coats are checked only while it is open: one may be taken off the plan after it was left.
   references: [{ field: 'resinId', table: 'resins' }],
   defaults: { endedMs: null },
-  schema: ({ Joi, id, instant, maybeInstant, roomTemperature }) => ({
+  schema: ({ Joi, id, instant, maybeInstant }) => ({
     id: id(),
     resinId: id(),
     coatIds: Joi.array().items(id()).min(1).required(),
-    temperatureK: roomTemperature(),
     startedMs: instant(),
     endedMs: maybeInstant(),
   }),

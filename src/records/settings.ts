@@ -3,6 +3,17 @@ import { DEFAULT_SCHOOLS, type PrepSchools } from '@/core/prep';
 import type { UnitSystem } from '@/core/units';
 import { defineRecord } from './define';
 
+/** Rooms that the simulated sensor can play. */
+export const ROOM_WEATHERS = ['quiet', 'cold night', 'rain', 'window open', 'faults'] as const;
+
+/** A device that reads the room. */
+export interface RoomSensorChoice {
+  readonly kind: 'simulated';
+  readonly weather: (typeof ROOM_WEATHERS)[number];
+  /** How fast its weather goes by. */
+  readonly hoursPerMinute: number;
+}
+
 /** What the whole shop has chosen. */
 export interface Settings {
   readonly id: 'shop';
@@ -14,9 +25,8 @@ export interface Settings {
   /** Opening hours, minutes after midnight. */
   readonly opensMin: number;
   readonly closesMin: number;
-  readonly roomTemperatureK: number;
-  /** Relative humidity of the room, 0…1. */
-  readonly roomHumidity: number;
+  /** The device that reads the room, followed while the shop is open; null: none. */
+  readonly sensor: RoomSensorChoice | null;
   readonly reserve: ReserveSchool;
   readonly rule: 'five' | 'six';
   /** Sign of the shop’s own currency, and what cup, stick and gloves of a batch cost in it. */
@@ -35,8 +45,7 @@ export const DEFAULT_SETTINGS: Settings = {
   person: '',
   opensMin: 7 * 60,
   closesMin: 18 * 60 + 30,
-  roomTemperatureK: 295.15,
-  roomHumidity: 0.5,
+  sensor: null,
   reserve: { by: 'risk', confidence: 0.95 },
   rule: 'five',
   currency: '£',
@@ -51,7 +60,7 @@ export const SETTINGS = defineRecord<Settings>()({
   references: [],
   defaults: DEFAULT_SETTINGS,
   schema: (parts) => {
-    const { Joi, humidity, maybeInstant, number, oneOf, roomTemperature, schools, text } = parts;
+    const { Joi, maybeInstant, number, oneOf, schools, text } = parts;
     return {
       id: oneOf(['shop']),
       units: oneOf(['metric', 'us']),
@@ -60,12 +69,19 @@ export const SETTINGS = defineRecord<Settings>()({
       person: text(60),
       opensMin: number().integer().min(0).max(1439),
       closesMin: number().integer().greater(Joi.ref('opensMin')).max(1440),
-      roomTemperatureK: roomTemperature(),
       reserve: parts.reserveSchema,
       rule: oneOf(['five', 'six']),
       currency: Joi.string().trim().min(1).max(4).required(),
       consumables: number().min(0).max(10_000),
-      roomHumidity: humidity(),
+      sensor: Joi.object({
+        kind: oneOf(['simulated']),
+        weather: oneOf(ROOM_WEATHERS),
+        hoursPerMinute: number()
+          .min(1 / 60)
+          .max(600),
+      })
+        .allow(null)
+        .required(),
       prep: schools().options({ presence: 'required' }),
       lastBackupMs: maybeInstant(),
     };

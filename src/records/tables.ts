@@ -1,4 +1,3 @@
-import { AIR } from './air';
 import { AREAS } from './area';
 import { BATCHES } from './batch';
 import { COATS } from './coat';
@@ -10,6 +9,7 @@ import { LOG } from './logEntry';
 import { PHOTOS } from './photo';
 import { PIECES } from './piece';
 import { RESINS } from './resin';
+import { ROOM } from './room';
 import { SESSIONS } from './session';
 import { SETTINGS } from './settings';
 import { TASKS } from './task';
@@ -18,7 +18,7 @@ import { TEMPLATES } from './template';
 /** Every table of the shop. A new one is a file of its own and its name here. */
 const ALL = [
   ...[SETTINGS, PIECES, AREAS, RESINS, COATS, LAYERS, SESSIONS, BATCHES],
-  ...[DEFECTS, PHOTOS, TASKS, TEMPLATES, AIR, DRAFTS, LOG],
+  ...[DEFECTS, PHOTOS, TASKS, TEMPLATES, ROOM, DRAFTS, LOG],
 ] as const;
 type Definition = (typeof ALL)[number];
 

@@ -1,15 +1,21 @@
+import type { AirStep } from '@/core/climate';
 import {
-  coatClock,
   paceOf,
+  readAt,
   ripeSeconds,
+  timeline,
   type CoatClock,
   type Pace,
   type ResinSheet,
+  type Timeline,
 } from '@/core/resin';
 import type { Coat } from '@/records';
+import { recordOf, type Room } from './room';
 
 interface Known {
   readonly sheet: ResinSheet;
+  readonly record: readonly AirStep[];
+  readonly told: Timeline;
   readonly nowMs: number;
   readonly clock: CoatClock;
 }
@@ -19,33 +25,62 @@ const known = new WeakMap<Coat, Known>();
 
 /** A touch right after the pour counts from here, ripe s. */
 const FIRST_S = 60;
-const paces = new WeakMap<Coat, { readonly sheet: ResinSheet; readonly pace: Pace }>();
+interface KnownPace {
+  readonly sheet: ResinSheet;
+  readonly record: readonly AirStep[];
+  readonly pace: Pace;
+}
+const paces = new WeakMap<Coat, KnownPace>();
+
+/** When its clock started: part B met part A, and the age in the cup counts. */
+export const startOf = ({ mixedMs, pouredMs }: Pick<Coat, 'mixedMs' | 'pouredMs'>) =>
+  pouredMs === null ? null : Math.min(mixedMs ?? pouredMs, pouredMs);
 
 /** How fast a coat ripens against its sheet, by its touches. */
-export function coatPace(coat: Coat, sheet: ResinSheet): Pace {
-  const { pouredMs, history, touches } = coat;
+export function coatPace(coat: Coat, sheet: ResinSheet, room: Room): Pace {
+  const { touches } = coat;
+  const record = recordOf(room, coat.id);
   const before = paces.get(coat);
-  if (before?.sheet === sheet) return before.pace;
+  // Without a touch the room does not tell.
+  if (before?.sheet === sheet && (before.record === record || touches.length === 0))
+    return before.pace;
+  const startMs = startOf(coat);
   const told = touches.map(({ found, atMs }) => ({
     found,
-    ripeS: Math.max(FIRST_S, ripeSeconds(history, pouredMs ?? atMs, atMs, sheet)),
+    ripeS: Math.max(FIRST_S, ripeSeconds(record, startMs ?? atMs, atMs, sheet)),
   }));
   const pace = paceOf(told, sheet.times);
-  paces.set(coat, { sheet, pace });
+  paces.set(coat, { sheet, record, pace });
   return pace;
 }
 
-/** The clock of a poured coat; null before the pour. One that has fully cured stands. */
-export function clockOf(coat: Coat, sheet: ResinSheet, nowMs: number): CoatClock | null {
-  const { pouredMs, history } = coat;
-  if (pouredMs === null) return null;
+function timelineOf(coat: Coat, sheet: ResinSheet, room: Room, startMs: number): Timeline {
+  const { factor, sigma } = coatPace(coat, sheet, room);
+  const ahead = room.last && { fromMs: room.last.atMs, spreadK: room.forecast.spreadK };
+  return timeline({
+    ...{ startMs, history: recordOf(room, coat.id), sheet, ahead },
+    pace: { factor, sigma },
+  });
+}
+
+const cured = ({ clock, nowMs }: Known, laterMs: number): boolean =>
+  clock.state === 'fully cured' && nowMs <= laterMs;
+
+/** The clock of a poured coat in its room; null before the pour. One that has fully cured stands. */
+export function clockOf(
+  coat: Coat,
+  sheet: ResinSheet,
+  room: Room,
+  nowMs: number,
+): CoatClock | null {
+  const startMs = startOf(coat);
+  if (startMs === null) return null;
+  const record = recordOf(room, coat.id);
   const before = known.get(coat);
-  const stands =
-    before?.sheet === sheet &&
-    (before.nowMs === nowMs || (before.clock.state === 'fully cured' && before.nowMs <= nowMs));
-  if (before && stands) return before.clock;
-  const { factor, sigma } = coatPace(coat, sheet);
-  const clock = coatClock({ pouredMs, nowMs, history, sheet, pace: { factor, sigma } });
-  known.set(coat, { sheet, nowMs, clock });
+  const same = before?.sheet === sheet && before.record === record;
+  if (same && (before.nowMs === nowMs || cured(before, nowMs))) return before.clock;
+  const told = same ? before.told : timelineOf(coat, sheet, room, startMs);
+  const clock = readAt(told, nowMs);
+  known.set(coat, { sheet, record, told, nowMs, clock });
   return clock;
 }

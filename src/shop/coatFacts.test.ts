@@ -36,7 +36,7 @@ const coat = (
 ): Coat => ({
   ...plainCoat(thicknessM),
   ...{ id: asId(`c${order}`), pieceId: asId('p'), name: `Coat ${order}`, resinId: asId('r') },
-  ...{ batchId: null, pouredMs: null, coveredMs: null, history: [], touches: [] },
+  ...{ batchId: null, mixedMs: null, pouredMs: null, coveredMs: null, touches: [] },
   ...{ order, kind, areaIds: areaIds.map((id) => asId(id)) },
   staysM: areaIds.map(() => thicknessM),
   ...change,

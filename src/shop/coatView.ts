@@ -23,6 +23,7 @@ import type { Area, Batch, Coat, Layer, Piece, Resin, Settings } from '@/records
 import { clockOf } from './clockOf';
 import { byId, ofPiece } from './ofPiece';
 import { placesIn } from './places';
+import { airThen, recordOf, roomAir, type Room } from './room';
 import { each, type Tolerated } from './rowTrouble';
 import type { Shop } from './shop';
 
@@ -76,7 +77,7 @@ function viewCoat(
   const resin = byId(shop.resins, coat.resinId);
   if (!resin) return null;
   const batch = byId(shop.batches, coat.batchId) ?? null;
-  const clock = clockOf(coat, resin.sheet, nowMs);
+  const clock = clockOf(coat, resin.sheet, shop.room, nowMs);
   const state = clock?.state ?? (batch?.mixedMs ? 'mixed' : 'planned');
   const areas = around.areas.filter((a) => coat.areaIds.includes(a.id));
   return { coat, piece, areas, around, resin, batch, state, clock };
@@ -137,6 +138,7 @@ export function viewPiece(shop: Shop, piece: Piece, nowMs: number): PieceView {
   const behind = [
     piece,
     shop.resins,
+    shop.room,
     ...ofPiece(shop.areas, piece.id),
     ...ofPiece(shop.coats, piece.id).flatMap((c) => [c, byId(shop.batches, c.batchId)]),
     ...ofPiece(shop.layers, piece.id),
@@ -181,15 +183,13 @@ export const ledgerInputOf = (view: CoatView, change: Partial<Coat> = {}): Ledge
   ledgerInput({ ...view.coat, ...change }, groundOf(view), view.resin.sheet);
 
 /** What the film of a coat will do, with the ledger that it is mixed by. */
-export const filmChecksOf = (
-  view: CoatView,
-  ledger: Ledger | null,
-  { roomTemperatureK }: Pick<Settings, 'roomTemperatureK'>,
-): FilmCheck[] =>
+export const filmChecksOf = (view: CoatView, ledger: Ledger | null, room: Room): FilmCheck[] =>
   // A drawn line is no film: it levels nothing and holds at no edge.
   view.coat.line
     ? []
-    : filmChecks(checkInput(view.coat, groundOf(view), view.resin.sheet, ledger, roomTemperatureK));
+    : filmChecks(
+        checkInput(view.coat, groundOf(view), view.resin.sheet, ledger, roomAir(room).temperatureK),
+      );
 
 /** One batch that serves several coats of one resin. */
 export const batchOf = (views: readonly CoatView[]): Result<BatchPlan> =>
@@ -209,10 +209,14 @@ export function ledgerOf(view: CoatView, change?: Partial<Coat>): Result<Ledger>
 }
 
 /** Where the film of a coat stands on its clock. */
-export const clockNow = ({ coat, resin, clock }: CoatView): ClockNow => ({
+export const clockNow = (
+  { coat, resin, clock }: CoatView,
+  room: Room,
+  nowMs: number,
+): ClockNow => ({
   sheet: resin.sheet,
   ripeNowS: clock?.ripeS ?? 0,
-  roomK: coat.history.at(-1)?.temperatureK ?? NaN,
+  roomK: airThen(recordOf(room, coat.id), nowMs).temperatureK,
   pace: { factor: clock?.pace.factor ?? 1, touches: coat.touches.length },
 });
 
@@ -226,9 +230,10 @@ export const splitOf = (ledger: Ledger, { sheet }: Pick<Resin, 'sheet'>): MixSpl
 export const mixingChecksOf = (
   { coat, resin }: CoatView,
   split: MixSplit,
-  { scaleDigitKg, roomTemperatureK }: Settings,
+  { scaleDigitKg }: Pick<Settings, 'scaleDigitKg'>,
+  room: Room,
 ): readonly MixingCheck[] =>
   mixingChecks({
     ...{ thicknessM: coat.thicknessM, sheet: resin.sheet },
-    ...{ split, scaleDigitKg, roomTemperatureK },
+    ...{ split, scaleDigitKg, roomTemperatureK: roomAir(room).temperatureK },
   });

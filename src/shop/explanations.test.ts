@@ -32,7 +32,7 @@ describe('explanations', () => {
     wantedBExplanation(split.aKg, coat.resin.sheet),
     scaleExplanation(split, 1e-4),
     workingExplanation(coat.resin.sheet, split.totalKg, 295.15),
-    clockExplanation(clockNow(top), 'Recoat opens', 32400, 4e6),
+    clockExplanation(clockNow(top, shop.room, NOW), 'Recoat opens', 32400, 4e6),
   ];
 
   it.each(all.map((e) => [e.title, e] as const))(

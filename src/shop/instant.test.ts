@@ -40,7 +40,8 @@ const resin: Resin = {
   name: 'Clear',
   note: '',
   price: null,
-  declared: { serviceK: null, food: null, uvStable: null, colourShare: null },
+  declared: { serviceK: null, food: null, uvStable: null, colourShare: null, curesK: null },
+  learnsFromMs: null,
   sheet: TEST_SHEET,
 };
 const coat = (order: number, change: Partial<Coat> = {}): Coat => ({
@@ -50,11 +51,10 @@ const coat = (order: number, change: Partial<Coat> = {}): Coat => ({
   name: `Flood ${order}`,
   ...change,
 });
-/** A coat that was poured so many hours ago at the sheet’s own temperature. */
+/** A coat that was poured so many hours ago; nobody read the room, so it is at the sheet’s own temperature. */
 const poured = (order: number, hours: number): Coat => {
   const pouredMs = NOW - hours * HOUR;
-  const history = [{ fromMs: pouredMs, temperatureK: TEST_SHEET.referenceTemperatureK }];
-  return coat(order, { pouredMs, coveredMs: pouredMs, history });
+  return coat(order, { mixedMs: pouredMs, pouredMs, coveredMs: pouredMs });
 };
 const batch: Batch = {
   ...BATCHES.defaults,
@@ -64,7 +64,7 @@ const batch: Batch = {
 const shopOf = (rows: Partial<ShopRows>) =>
   keepShop({
     ...{ settings: [DEFAULT_SETTINGS], pieces: [piece], areas: [face], resins: [resin], coats: [] },
-    ...{ sessions: [], batches: [], defects: [], tasks: [], templates: [], layers: [], air: [] },
+    ...{ sessions: [], batches: [], defects: [], tasks: [], templates: [], layers: [], room: [] },
     ...rows,
   }).shop;
 const asks = (rows: Partial<ShopRows>): readonly Ask[] =>
@@ -107,7 +107,7 @@ describe('what a piece asks for', () => {
 describe('a session at an instant', () => {
   const session = {
     ...{ id: asId<'session'>('s'), resinId: resin.id, coatIds: [asId<'coat'>('c1')] },
-    ...{ temperatureK: TEST_SHEET.referenceTemperatureK, startedMs: NOW, endedMs: null },
+    ...{ startedMs: NOW, endedMs: null },
   };
   const rows = { coats: [coat(1, { batchId: batch.id })], sessions: [session] };
   it('its working time runs from the mix; a sheet’s own mass and temperature give the sheet’s time', () => {

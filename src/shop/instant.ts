@@ -1,5 +1,5 @@
 import type { PlacedTask } from '@/core/prep';
-import { workingTime } from '@/core/resin';
+import { instantAtRipe, workingTime, type ResinSheet } from '@/core/resin';
 import {
   batchStep,
   type Batch,
@@ -11,6 +11,7 @@ import {
 import { readViews, viewPiece, type CoatView, type PieceView } from './coatView';
 import { byId } from './ofPiece';
 import { holdsOf, leftSteps, maskClocks, wasMasked, type MaskClock } from './prepView';
+import { airThen, type Room } from './room';
 import { each, type RowTrouble, type Tolerated } from './rowTrouble';
 import type { Shop } from './shop';
 
@@ -65,6 +66,8 @@ export interface SessionAt {
   /** What is in the cup, or will be, kg, and how long that can be worked, ms. */
   readonly massKg: number;
   readonly workingMs: number;
+  /** The room that it is worked in, K. */
+  readonly roomK: number;
   /** When the mix can no longer be worked; null before it is mixed. */
   readonly workingEndsMs: number | null;
 }
@@ -131,18 +134,26 @@ function asksOf(shop: Shop, view: PieceView, nowMs: number): readonly Ask[] {
   return asks.length > 0 ? asks : [{ is: 'hand over' }];
 }
 
+/** When a mix can no longer be worked: the sheet's time for its mass, gone through in the room as it is and will be. */
+function workingEnd(sheet: ResinSheet, massKg: number, room: Room, fromMs: number): number {
+  const ripeS = workingTime(sheet, massKg, sheet.referenceTemperatureK);
+  return instantAtRipe(room.steps, fromMs, ripeS, sheet);
+}
+
 /** A session as it stands; null when its batch or its resin is gone. */
-export function sessionAt(shop: Shop, session: WetSession): SessionAt | null {
+export function sessionAt(shop: Shop, session: WetSession, nowMs: number): SessionAt | null {
   const batch = shop.batches.find((b) => b.sessionId === session.id);
   const resin = byId(shop.resins, session.resinId);
   if (!batch || !resin) return null;
   const massKg = (batch.aKg ?? batch.targetAKg) + (batch.bKg ?? batch.targetBKg);
-  const workingMs = workingTime(resin.sheet, massKg, session.temperatureK) * 1000;
+  const fromMs = batch.mixedMs ?? nowMs;
+  const endsMs = workingEnd(resin.sheet, massKg, shop.room, fromMs);
   return {
-    ...{ session, batch, resin, massKg, workingMs },
+    ...{ session, batch, resin, massKg, workingMs: endsMs - fromMs },
+    roomK: airThen(shop.room.steps, nowMs).temperatureK,
     step: batchStep(batch),
     coats: session.coatIds.flatMap((id) => byId(shop.coats, id) ?? []),
-    workingEndsMs: batch.mixedMs === null ? null : batch.mixedMs + workingMs,
+    workingEndsMs: batch.mixedMs === null ? null : endsMs,
   };
 }
 
@@ -184,7 +195,7 @@ export function atInstant(shop: Shop, nowMs: number): Instant {
   const rows = views.values.map((view) => ({ id: view.piece.id, name: view.piece.name, view }));
   const pieces: Tolerated<PieceAt> = each('pieces', rows, ({ view }) => pieceAt(shop, view, nowMs));
   const open = shop.sessions.filter((s) => s.endedMs === null);
-  const sessions = each('sessions', open, (session) => sessionAt(shop, session));
+  const sessions = each('sessions', open, (session) => sessionAt(shop, session, nowMs));
   const instant: Instant = {
     nowMs,
     pieces: pieces.values,

@@ -16,6 +16,7 @@ import { fitFaults, USUAL_COLOUR, type ResinSheet } from '@/core/resin';
 import type { AirStep } from '@/core/climate';
 import {
   asId,
+  readingsOf,
   TASKS,
   type Area,
   type Coat,
@@ -30,20 +31,15 @@ import {
 import { clockOf } from './clockOf';
 import { byId, ofPiece } from './ofPiece';
 import { placesIn } from './places';
+import { airThen, type Room } from './room';
 import { coversOf } from './prepCovers';
 
 /** The rows that a plan of preparation is made from. */
 export type PrepRows = {
   readonly [
-    T in 'areas' | 'coats' | 'layers' | 'resins' | 'defects' | 'tasks' | 'air'
+    T in 'areas' | 'coats' | 'layers' | 'resins' | 'defects' | 'tasks'
   ]: readonly Tables[T][];
-} & { readonly settings: Settings };
-
-/** The room's record, at least one step: the settings' room where nothing was noted. */
-export const airOf = ({ air, settings }: Pick<PrepRows, 'air' | 'settings'>): readonly AirStep[] =>
-  air.length > 0
-    ? air
-    : [{ fromMs: 0, temperatureK: settings.roomTemperatureK, humidity: settings.roomHumidity }];
+} & { readonly settings: Settings; readonly room: Room };
 
 /** Rows never change once they are read, so what an area measures is remembered with its row. */
 const knownAreas = new WeakMap<Area, PrepArea>();
@@ -71,9 +67,14 @@ function prepArea(area: Area): PrepArea {
 }
 
 /** Instants of a poured coat by the record of its room. */
-export function coatInstants(coat: Coat, sheet: ResinSheet, nowMs: number): CoatInstants | null {
+export function coatInstants(
+  coat: Coat,
+  sheet: ResinSheet,
+  room: Room,
+  nowMs: number,
+): CoatInstants | null {
   const { pouredMs } = coat;
-  const clock = clockOf(coat, sheet, nowMs);
+  const clock = clockOf(coat, sheet, room, nowMs);
   if (pouredMs === null || !clock) return null;
   const { windows, spans } = clock;
   const window = (kind: string) => windows.find((w) => w.kind === kind);
@@ -117,17 +118,24 @@ function spanOf(face: Area | undefined): number {
 /** A surface that was read counts for an hour, ms: it follows the room. Judgement, no source. */
 const SURFACE_HOLDS_MS = 3_600_000;
 
-/** The air as it was noted last, with the surface where that was read not long before. */
-export function airAt(air: PrepRows['air'], nowMs: number): NonNullable<PrepFacts['air']> | null {
-  const past = air.filter((a) => a.fromMs <= nowMs);
-  const last = past.at(-1);
-  if (!last) return null;
-  const read = past.findLast((a) => a.surfaceK !== null);
-  const surfaceK =
-    read && nowMs - read.fromMs <= SURFACE_HOLDS_MS && read.fromMs > last.fromMs - SURFACE_HOLDS_MS
-      ? read.surfaceK
-      : null;
-  return { temperatureK: last.temperatureK, humidity: last.humidity, surfaceK };
+/** The newest reading of a surface up to an instant that still counts, K. */
+function surfaceAt({ days }: Room, nowMs: number): number | null {
+  for (const day of [...days].reverse()) {
+    if (day.dayMs + 86_400_000 < nowMs - SURFACE_HOLDS_MS) break;
+    const read = readingsOf(day).findLast(
+      (r) => r.surfaceK !== null && r.atMs <= nowMs && r.source.coatId === null && !r.source.out,
+    );
+    if (read) return nowMs - read.atMs <= SURFACE_HOLDS_MS ? read.surfaceK : null;
+  }
+  return null;
+}
+
+/** The air as it was noted last, with the surface where that was read not long before; null: nobody noted it. */
+export function airAt(room: Room, nowMs: number): NonNullable<PrepFacts['air']> | null {
+  const first = room.read[0];
+  if (!first || first.fromMs > nowMs) return null;
+  const { temperatureK, humidity } = airThen(room.read, nowMs);
+  return { temperatureK, humidity, surfaceK: surfaceAt(room, nowMs) };
 }
 
 /** The most colour that a mix bears: by its sheet, or what is usual. */
@@ -190,7 +198,7 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
     ...{ up: piece.up, turnedMs: piece.turnedMs },
     daylight: piece.use.daylight,
     hardware: piece.marks.map((m) => m.name),
-    air: airAt(rows.air, nowMs),
+    air: airAt(rows.room, nowMs),
     slope: piece.level?.tilt ? steepest(piece.level.tilt).slope : null,
     slopeMs: piece.level?.readMs ?? null,
     spanM: face && leans(piece) ? reachOf(face.shape, uphill(piece)).lengthM : spanOf(face),
@@ -201,7 +209,7 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
       const fit = resin ? fitFaults(piece.use, resin.declared) : [];
       const { id, name, kind, order, areaIds, thicknessM, staysM, coverage, freesDams } = coat;
       const { silicone, colours } = coat;
-      const poured = sheet ? coatInstants(coat, sheet, nowMs) : null;
+      const poured = sheet ? coatInstants(coat, sheet, rows.room, nowMs) : null;
       const covers = coversOf(areaIds, areas, wholes, told);
       return {
         ...{ id, name, kind, order, areaIds, thicknessM, staysM, coverage, freesDams, poured },
@@ -230,7 +238,7 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
 export const rowsBehind = (piece: Piece, rows: PrepRows): readonly unknown[] => [
   piece,
   rows.settings,
-  rows.air,
+  rows.room,
   rows.resins,
   ...ofPiece(rows.areas, piece.id),
   ...ofPiece(rows.coats, piece.id),
@@ -278,7 +286,7 @@ export function piecePrep(piece: Piece, rows: PrepRows, nowMs: number): PiecePre
   const facts = prepFacts(piece, rows, nowMs);
   const layers = ofPiece(rows.layers, piece.id).flatMap(layerRecord);
   const records = [...ofPiece(rows.tasks, piece.id), ...layers];
-  const air = airOf(rows);
+  const air = rows.room.steps;
   const state = placeTasks(facts, planPrep(facts), records, air);
   return { facts, state, records, air };
 }

@@ -8,6 +8,8 @@ import {
   plainArea,
   plainCoat,
   type Resin,
+  type RoomDay,
+  roomDays,
 } from '@/records';
 import { keepShop, withChanges, type ShopRows } from './shop';
 
@@ -30,7 +32,8 @@ const area = (pieceId: string): Area => ({
 });
 const resin = (id: string, name: string, densityKgM3?: number): Resin => ({
   ...{ id: asId(id), name, note: '', price: null },
-  declared: { serviceK: null, food: null, uvStable: null, colourShare: null },
+  declared: { serviceK: null, food: null, uvStable: null, colourShare: null, curesK: null },
+  learnsFromMs: null,
   sheet: {
     ...TEST_SHEET,
     ...(densityKgM3 && { densityAKgM3: densityKgM3, densityBKgM3: densityKgM3 }),
@@ -41,10 +44,25 @@ const coat = (pieceId: string, order: number, change: Partial<Coat> = {}): Coat 
   ...{ id: asId(`${pieceId}-${order}`), pieceId: asId(pieceId), order, kind: 'flood' },
   areaIds: [asId(`${pieceId}-face`)],
   staysM: [2e-3],
-  ...{ name: `Flood ${order}`, resinId: asId('r'), batchId: null, pouredMs: null, coveredMs: null },
-  ...{ history: [], touches: [], intent: { by: 'natural' } },
+  ...{
+    name: `Flood ${order}`,
+    resinId: asId('r'),
+    batchId: null,
+    mixedMs: null,
+    pouredMs: null,
+    coveredMs: null,
+  },
+  ...{ touches: [], intent: { by: 'natural' } },
   ...change,
 });
+const day = (n: number, temperatureK: number): RoomDay => {
+  const source = { how: 'typed', by: '', coatId: null, out: false } as const;
+  const [only] = roomDays([
+    { atMs: n * 86_400_000, temperatureK, humidity: null, surfaceK: null, source },
+  ]);
+  if (!only) throw new Error('no day');
+  return only;
+};
 const ROWS: ShopRows = {
   settings: [],
   pieces: [piece('b', 2), piece('a', 1)],
@@ -52,10 +70,7 @@ const ROWS: ShopRows = {
   resins: [resin('r', 'Clear')],
   coats: [coat('a', 2), coat('a', 1), coat('b', 1)],
   ...{ sessions: [], batches: [], defects: [], tasks: [], templates: [], layers: [] },
-  air: [
-    { id: asId('late'), fromMs: 2, temperatureK: 295, humidity: 0.5, surfaceK: null },
-    { id: asId('soon'), fromMs: 1, temperatureK: 295, humidity: 0.5, surfaceK: null },
-  ],
+  room: [day(2, 293), day(1, 291)],
 };
 const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 const change = (rows: readonly unknown[], gone: string[] = []) => ({ rows: rows as never[], gone });
@@ -65,7 +80,7 @@ describe('the shop from its rows', () => {
     const { shop } = keepShop(ROWS);
     expect(shop.pieces.map((p) => p.id)).toEqual(['a', 'b']);
     expect(shop.coats.map((c) => c.id)).toEqual(['a-1', 'b-1', 'a-2']);
-    expect(shop.air.map((a) => a.id)).toEqual(['soon', 'late']);
+    expect(shop.room.steps.map((s) => s.temperatureK)).toEqual([291, 293]);
     expect(shop.settings).toBe(DEFAULT_SETTINGS);
   });
   it('after a change only what changed is new: other rows, other tables, other settled coats stay', () => {

@@ -1,6 +1,5 @@
 import equal from 'fast-deep-equal';
 import {
-  type AirReading,
   type Area,
   type Batch,
   type Coat,
@@ -19,6 +18,7 @@ import {
   type WetSession,
 } from '@/records';
 import { ofPiece } from './ofPiece';
+import { roomOf, type Room } from './room';
 import { settledCoats, type PieceRows } from './settled';
 
 /** All small tables of the shop as they are now, what is planned settled; log and photos are asked for where they are shown. */
@@ -38,8 +38,8 @@ export interface Shop {
   readonly tasks: readonly PrepRecord[];
   /** Lists of steps that the shop keeps, by name. */
   readonly templates: readonly Template[];
-  /** Oldest first. */
-  readonly air: readonly AirReading[];
+  /** The record of the room with its forecast. */
+  readonly room: Room;
 }
 
 type Row<T extends LiveTable = LiveTable> = Tables[T];
@@ -115,6 +115,7 @@ const shopFrom = (rows: ShopRows, before: Shop | null): Shop => {
   return {
     ...rows,
     settings: rows.settings[0] ?? DEFAULT_SETTINGS,
+    room: roomOf(rows.room),
     coats: before && sameRows(before.coats, coats) ? before.coats : coats,
   };
 };

@@ -6,3 +6,15 @@ export {
   type Air,
   type AirStep,
 } from './air';
+export {
+  ASSUMED_AIR,
+  believedHumidity,
+  BELIEVED_ROOM_K,
+  readingDoubts,
+  stepsOf,
+  withHumidity,
+  type ReadingDoubt,
+  type ReadStep,
+  type RoomReading,
+} from './reading';
+export { forecastAir, forecastSpread, type Forecast } from './forecast';

@@ -54,7 +54,7 @@ describe('runCompute on bad requests', () => {
       ? 'no fault'
       : answer.faults.map((f) => `${f.path.join('.')}: ${f.code}`).join(', ');
   };
-  const sheetless = { pouredMs: 0, nowMs: 0, history: [{ fromMs: 0, temperatureK: 295 }] };
+  const sheetless = { startMs: 0, nowMs: 0, history: [{ fromMs: 0, temperatureK: 295 }] };
   it.each([
     [null, 'compute: unknown-name'],
     ['text', 'compute: unknown-name'],

@@ -66,7 +66,7 @@ export const RESIN = {
   ),
   coatClock: define(
     Joi.object<CoatClockInput>({
-      pouredMs: instant(),
+      startMs: instant(),
       nowMs: instant(),
       history: historySchema,
       sheet: sheetSchema,

@@ -5,71 +5,90 @@ export interface RecordStep {
   readonly fromMs: number;
 }
 
-interface Stretch {
-  readonly fromMs: number;
-  readonly toMs: number;
-  readonly rate: number;
+/** A rate that holds over each step of a record, with its integral: asked for as often as one likes. */
+export interface StepIntegral {
+  /** Integral between two instants, s × rate; 0 when `toMs` is not after `fromMs`. */
+  readonly gained: (fromMs: number, toMs: number) => number;
+  /** When the integral from `fromMs` on has come to so much, ms; Infinity where it never does. */
+  readonly instantOf: (fromMs: number, wanted: number) => number;
+  /** The rate that holds at an instant. */
+  readonly rateAt: (atMs: number) => number;
 }
 
-/**
- * A record cut at its steps from an instant on.
- * @param record at least one step, in any order: the first also holds for all time before it, the last goes on
- * @throws RangeError on an empty record
- */
-function* stretches<S extends RecordStep>(
-  record: readonly S[],
-  startMs: number,
-  rateOf: (step: S) => number,
-): Generator<Stretch> {
-  assert(record.length > 0, 'stepRecord: empty record', record);
-  const steps = [...record].sort((a, b) => a.fromMs - b.fromMs);
-  for (const [i, step] of steps.entries()) {
-    const toMs = steps[i + 1]?.fromMs ?? Infinity;
-    const fromMs = i === 0 ? startMs : Math.max(step.fromMs, startMs);
-    if (toMs > fromMs) yield { fromMs, toMs, rate: rateOf(step) };
+/** Place of the last entry that is not above `x`; −1 when all are. */
+function lastAtOrBelow(sorted: Float64Array, x: number): number {
+  let [low, high] = [0, sorted.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((sorted[middle] ?? Infinity) <= x) low = middle + 1;
+    else high = middle;
   }
+  return low - 1;
 }
 
-/** What a stretch adds, s × rate. An endless one at no rate adds nothing. */
-const gainOf = ({ fromMs, toMs, rate }: Stretch): number =>
-  rate === 0 ? 0 : ((toMs - fromMs) / 1000) * rate;
-
 /**
- * Integral of a rate over a record between two instants.
- * @param rateOf of a step, >= 0 @returns s × rate; 0 when `toMs` is not after `fromMs`
+ * The integral of a rate over a record, made once and asked by two binary searches.
+ * @param record at least one step, in any order: the first also holds for all time before it, the last goes on; of
+ *   several from one instant the last one holds @param rateOf of a step, >= 0
  * @throws RangeError on an empty record
  * Source: exact, as the rate holds over each step.
  */
-export function gained<S extends RecordStep>(
+export function stepIntegral<S extends RecordStep>(
+  record: readonly S[],
+  rateOf: (step: S) => number,
+): StepIntegral {
+  assert(record.length > 0, 'stepRecord: empty record', record);
+  const inOrder = record.every((s, i) => i === 0 || (record[i - 1]?.fromMs ?? 0) <= s.fromMs);
+  const steps = inOrder ? record : [...record].sort((a, b) => a.fromMs - b.fromMs);
+  const from = Float64Array.from(steps, (s) => s.fromMs);
+  const rate = Float64Array.from(steps, rateOf);
+  const sum = new Float64Array(steps.length);
+  for (let i = 1; i < steps.length; i += 1)
+    sum[i] =
+      (sum[i - 1] ?? NaN) +
+      (((from[i] ?? NaN) - (from[i - 1] ?? NaN)) / 1000) * (rate[i - 1] ?? NaN);
+  const placeOf = (atMs: number) => Math.max(0, lastAtOrBelow(from, atMs));
+  const upTo = (atMs: number): number => {
+    const i = placeOf(atMs);
+    const here = rate[i] ?? NaN;
+    // An endless stretch at no rate adds nothing.
+    return (sum[i] ?? NaN) + (here === 0 ? 0 : ((atMs - (from[i] ?? NaN)) / 1000) * here);
+  };
+  return {
+    rateAt: (atMs) => rate[placeOf(atMs)] ?? NaN,
+    gained: (fromMs, toMs) => (toMs > fromMs ? upTo(toMs) - upTo(fromMs) : 0),
+    instantOf: (fromMs, wanted) => {
+      if (wanted === 0) return fromMs;
+      const goal = upTo(fromMs) + wanted;
+      // The step in which it is reached is not before the one it starts in; steps of no rate are passed over.
+      let i = Math.max(placeOf(fromMs), lastAtOrBelow(sum, goal));
+      while (i > 0 && i > placeOf(fromMs) && (sum[i] ?? NaN) >= goal) i -= 1;
+      const here = rate[i] ?? NaN;
+      if (here === 0) return Infinity;
+      return (from[i] ?? NaN) + ((goal - (sum[i] ?? NaN)) / here) * 1000;
+    },
+  };
+}
+
+/**
+ * Integral of a rate over a record between two instants: {@link stepIntegral} for one question.
+ * @throws RangeError on an empty record
+ */
+export const gained = <S extends RecordStep>(
   record: readonly S[],
   fromMs: number,
   toMs: number,
   rateOf: (step: S) => number,
-): number {
-  let sum = 0;
-  for (const stretch of stretches(record, fromMs, rateOf)) {
-    if (stretch.fromMs >= toMs) break;
-    sum += gainOf({ ...stretch, toMs: Math.min(stretch.toMs, toMs) });
-  }
-  return sum;
-}
+): number => stepIntegral(record, rateOf).gained(fromMs, toMs);
 
 /**
  * The instant at which the integral of a rate from `fromMs` on has come to so much: the inverse of {@link gained}.
  * @param wanted s × rate, >= 0 @returns ms since the epoch; Infinity where it never does
  * @throws RangeError on an empty record
  */
-export function instantOf<S extends RecordStep>(
+export const instantOf = <S extends RecordStep>(
   record: readonly S[],
   fromMs: number,
   wanted: number,
   rateOf: (step: S) => number,
-): number {
-  let left = wanted;
-  for (const stretch of stretches(record, fromMs, rateOf)) {
-    const gain = gainOf(stretch);
-    if (left <= gain) return stretch.fromMs + (left === 0 ? 0 : (left / stretch.rate) * 1000);
-    left -= gain;
-  }
-  return Infinity;
-}
+): number => stepIntegral(record, rateOf).instantOf(fromMs, wanted);

@@ -1,5 +1,5 @@
 import { vapourDeficit, type Air, type AirStep } from '../climate';
-import { gained, instantOf } from '../numeric';
+import { stepIntegral, type StepIntegral } from '../numeric';
 import { assert } from '../result';
 
 /** How a layer dries, as its label says. */
@@ -50,6 +50,15 @@ export interface DryTime {
   readonly rate: number;
 }
 
+/** Records never change once they are made: many layers ask the same one. */
+const known = new WeakMap<readonly AirStep[], { [L in Drying['leaves']]?: StepIntegral }>();
+
+function dryingBy(air: readonly AirStep[], leaves: Drying['leaves']): StepIntegral {
+  const here = known.get(air) ?? {};
+  known.set(air, here);
+  return (here[leaves] ??= stepIntegral(air, leaves === 'solvent' ? () => 1 : dryingRate));
+}
+
 /**
  * Clock time at which a layer is dry.
  * @param drying what the label says @param laidMs when it was laid @param air the room's record, at least
@@ -65,17 +74,15 @@ export function dryTime(
   nowMs: number,
 ): DryTime {
   assert(air.length > 0, 'dryTime: empty record of the room', air);
-  const rateOf = (a: Air) => (drying.leaves === 'solvent' ? 1 : dryingRate(a));
+  const integral = dryingBy(air, drying.leaves);
   const wantedS = labelTime(drying);
-  const at = (wanted: number): number => instantOf(air, laidMs, wanted, rateOf);
-  const doneS = gained(air, laidMs, nowMs, rateOf);
-  const sorted = [...air].sort((a, b) => a.fromMs - b.fromMs);
-  const here = sorted.findLast((s) => s.fromMs <= nowMs) ?? sorted[0];
+  const at = (wanted: number): number => integral.instantOf(laidMs, wanted);
+  const doneS = integral.gained(laidMs, nowMs);
   return {
     dryMs: at(wantedS),
     earliestMs: at(wantedS * (1 - DRYING_BAND)),
     latestMs: at(wantedS * (1 + DRYING_BAND)),
     share: wantedS === 0 ? 1 : Math.min(1, doneS / wantedS),
-    rate: here ? rateOf(here) : 0,
+    rate: integral.rateAt(nowMs),
   };
 }

@@ -77,7 +77,7 @@ describe('ripe hours against ASTM C1074 (Arrhenius equivalent age), worked by ha
 
 describe('coatClock', () => {
   const clock = (nowH: number, history = at([0, 22])) =>
-    coatClock({ pouredMs: 0, nowMs: nowH * HOUR, history, sheet: TEST_SHEET });
+    coatClock({ startMs: 0, nowMs: nowH * HOUR, history, sheet: TEST_SHEET });
 
   it.each([
     [0, 'wet', 5],

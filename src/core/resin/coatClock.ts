@@ -1,3 +1,5 @@
+import { forecastSpread } from '../climate';
+import { GAS_CONSTANT } from '../units';
 import { instantAtRipe, ripeSeconds, type TemperatureStep } from './ripeHours';
 import type { ResinSheet, SheetTimes } from './sheet';
 
@@ -48,13 +50,27 @@ export interface CoatClock {
   readonly pace: ClockPace;
 }
 
-export interface CoatClockInput {
-  readonly pouredMs: number;
-  readonly nowMs: number;
+export interface TimelineInput {
+  /** Part B met part A: the sheet's times count from there, and the age in the cup with them. */
+  readonly startMs: number;
+  /** Room of the film, at least one step; what is to come by its forecast. */
   readonly history: readonly TemperatureStep[];
   readonly sheet: ResinSheet;
   /** As touches tell; the sheet's own pace when left out. */
   readonly pace?: ClockPace;
+  /** From when on the room is a forecast, and how far that may be off in the end, K; null or left out: it is known. */
+  readonly ahead?: { readonly fromMs: number; readonly spreadK: number } | null;
+}
+export interface CoatClockInput extends TimelineInput {
+  readonly nowMs: number;
+}
+
+/** All that happens to a film, by the clock; knows no now. */
+export interface Timeline {
+  readonly spans: readonly StateSpan[];
+  readonly windows: readonly Omit<CoatWindow, 'status'>[];
+  readonly pace: ClockPace;
+  readonly input: TimelineInput;
 }
 
 /** How fast a coat ripens against its sheet, and one standard deviation of the logarithm of that. */
@@ -62,6 +78,7 @@ export interface ClockPace {
   readonly factor: number;
   readonly sigma: number;
 }
+const HOUR_MS = 3_600_000;
 /** Nothing was touched. */
 const AS_SHEET: ClockPace = { factor: 1, sigma: SHEET_TIME_SIGMA };
 
@@ -101,39 +118,38 @@ function sheetWindows(t: SheetTimes): readonly (readonly [WindowKind, number, nu
   ];
 }
 
+/** Part of a rate that a kelvin makes at the reference temperature. */
+const perKelvin = ({ activationEnergyJMol, referenceTemperatureK }: ResinSheet): number =>
+  activationEnergyJMol / (GAS_CONSTANT * referenceTemperatureK ** 2);
+
 /**
- * What a coat is now, when it changes, and the clock time of each of its windows.
- * @param input instant of the pour, now, room temperatures since the pour, and the resin's sheet
- * @returns state, next change, all spans and windows; instants in ms since the epoch
+ * Every state and window of a film by the clock.
+ * @param input instant of the mix, room temperatures, the resin's sheet, and how sure the room ahead is
+ * @returns spans and windows; instants in ms since the epoch
  * @throws RangeError on an empty temperature history
  * Source: the sheet's times taken as ripe ages (equivalent age, ASTM C1074), gone through at the pace of the coat. The
- *   sigma of a window is that of the pace, in clock time at the rate that holds there. Warm load never comes earlier
- *   than by the sheet.
+ *   sigma of a window is that of the pace, in clock time at the rate that holds there, and that of the room where it is
+ *   a forecast (rate error E/(R T²) a kelvin; the two are independent). Warm load never comes earlier than by the sheet.
  */
-export function coatClock({
-  pouredMs,
-  nowMs,
-  history,
-  sheet,
-  pace = AS_SHEET,
-}: CoatClockInput): CoatClock {
+export function timeline(input: TimelineInput): Timeline {
+  const { startMs, history, sheet, pace = AS_SHEET, ahead } = input;
   const { factor, sigma } = pace;
-  const at = (ripe: number, by = factor) => instantAtRipe(history, pouredMs, ripe / by, sheet);
-  const sigmaAt = (ripe: number) => (at(ripe * (1 + sigma)) - at(ripe * (1 - sigma))) / 2;
-  const bySheetS = ripeSeconds(history, pouredMs, nowMs, sheet);
-  const ripeS = bySheetS * factor;
+  const at = (ripe: number, by = factor) => instantAtRipe(history, startMs, ripe / by, sheet);
+  const roomSigma = (atMs: number): number => {
+    if (!ahead || atMs <= ahead.fromMs) return 0;
+    const aheadMs = atMs - Math.max(ahead.fromMs, startMs);
+    const spreadK = forecastSpread(ahead, (atMs - ahead.fromMs) / 2 / HOUR_MS);
+    return aheadMs * perKelvin(sheet) * spreadK;
+  };
+  const sigmaAt = (ripe: number) =>
+    Math.hypot((at(ripe * (1 + sigma)) - at(ripe * (1 - sigma))) / 2, roomSigma(at(ripe)));
   const begins = beginnings(sheet.times);
-  const spans = begins.map(([state, from], i): StateSpan => {
-    const until = begins[i + 1]?.[1];
-    return { state, fromMs: at(from), toMs: until === undefined ? null : at(until) };
-  });
-  const following = begins.find(([, from]) => from > ripeS);
   return {
-    ripeS,
-    state: stateAt(ripeS, sheet.times),
-    next: following ? { state: following[0], atMs: at(following[1]) } : null,
-    spans,
-    pace,
+    ...{ input, pace },
+    spans: begins.map(([state, from], i): StateSpan => {
+      const until = begins[i + 1]?.[1];
+      return { state, fromMs: at(from), toMs: until === undefined ? null : at(until) };
+    }),
     windows: sheetWindows(sheet.times).map(([kind, opens, closes]) => ({
       kind,
       opensMs: at(opens, kind === 'warm load' ? Math.min(1, factor) : factor),
@@ -142,12 +158,30 @@ export function coatClock({
       closesSigmaMs: closes === null ? null : sigmaAt(closes),
       opensRipeS: opens,
       closesRipeS: closes,
-      status:
-        (kind === 'warm load' ? Math.min(ripeS, bySheetS) : ripeS) < opens
-          ? 'before'
-          : closes !== null && ripeS >= closes
-            ? 'shut'
-            : 'open',
     })),
   };
 }
+
+const statusAt = ({ opensMs, closesMs }: Omit<CoatWindow, 'status'>, nowMs: number) =>
+  nowMs < opensMs ? 'before' : closesMs !== null && nowMs >= closesMs ? 'shut' : 'open';
+
+/** Where a film stands on its timeline at an instant. */
+export function readAt({ spans, windows, pace, input }: Timeline, nowMs: number): CoatClock {
+  const { history, startMs, sheet } = input;
+  const at = Math.max(
+    0,
+    spans.findLastIndex((s) => s.fromMs <= nowMs),
+  );
+  const following = spans[at + 1];
+  return {
+    ripeS: ripeSeconds(history, startMs, nowMs, sheet) * pace.factor,
+    state: spans[at]?.state ?? 'wet',
+    next: following ? { state: following.state, atMs: following.fromMs } : null,
+    ...{ spans, pace },
+    windows: windows.map((w) => ({ ...w, status: statusAt(w, nowMs) })),
+  };
+}
+
+/** What a coat is now, when it changes, and the clock time of each of its windows: {@link timeline} read at once. */
+export const coatClock = ({ nowMs, ...input }: CoatClockInput): CoatClock =>
+  readAt(timeline(input), nowMs);

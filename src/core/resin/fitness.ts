@@ -8,10 +8,12 @@ export interface Declared {
   readonly uvStable: boolean | null;
   /** Greatest share of colour in the mix, 0…1; null: the sheet does not say. */
   readonly colourShare: number | null;
+  /** Room in which it cures as it should, K; null: the sheet does not say. */
+  readonly curesK: { readonly min: number; readonly max: number } | null;
 }
 
 export const NOTHING_DECLARED: Declared = {
-  ...{ serviceK: null, food: null, uvStable: null, colourShare: null },
+  ...{ serviceK: null, food: null, uvStable: null, colourShare: null, curesK: null },
 };
 /** Service temperatures that a sheet may state, K. Judgement, no source. */
 export const SERVICE_LIMITS_K = { min: 283.15, max: 523.15 } as const;
@@ -19,6 +21,8 @@ export const SERVICE_LIMITS_K = { min: 283.15, max: 523.15 } as const;
 export const COLOUR_LIMITS = { min: 0.001, max: 0.5 } as const;
 /** Liquid colour where a sheet states nothing: one part in ten of the mix at most. Common practice, no source. */
 export const USUAL_COLOUR = 0.1;
+/** Room in which resins cure as they should where a sheet states nothing, K (15 to 30 °C). Common practice, no source. */
+export const USUAL_ROOM_K = { min: 288.15, max: 303.15 } as const;
 /** What stands under a hot cup gets about this warm, K (70 °C). Common practice, no source. */
 export const HOT_CUP_K = 343.15;
 

@@ -38,11 +38,14 @@ export {
 } from './sheet';
 export {
   coatClock,
+  readAt,
+  timeline,
   CURING_STATES,
   SHEET_TIME_SIGMA,
   stateAt,
   type CoatClock,
   type CoatClockInput,
+  type Timeline,
   type CoatState,
   type CoatWindow,
   type CuringState,
@@ -74,6 +77,7 @@ export {
   type Use,
   COLOUR_LIMITS,
   USUAL_COLOUR,
+  USUAL_ROOM_K,
 } from './fitness';
 export { paceOf, TOUCH_FINDS, touchSpan, type Pace, type Touch, type TouchFind } from './touch';
 export type { ClockPace } from './coatClock';

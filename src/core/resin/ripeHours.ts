@@ -1,4 +1,4 @@
-import { gained, instantOf, type RecordStep } from '../numeric';
+import { stepIntegral, type RecordStep, type StepIntegral } from '../numeric';
 import { assert } from '../result';
 import { GAS_CONSTANT } from '../units';
 
@@ -36,32 +36,42 @@ export function ripeRate(temperatureK: number, law: RateLaw): number {
   return Math.exp(-perKelvin * (1 / temperatureK - 1 / law.referenceTemperatureK));
 }
 
+/** Records never change once they are made: many coats ask the same one by the same law. */
+const known = new WeakMap<readonly TemperatureStep[], Map<string, StepIntegral>>();
+
+function ripening(history: readonly TemperatureStep[], law: RateLaw): StepIntegral {
+  const here = known.get(history) ?? new Map<string, StepIntegral>();
+  known.set(history, here);
+  const key = `${law.activationEnergyJMol}/${law.referenceTemperatureK}`;
+  const integral =
+    here.get(key) ?? stepIntegral(history, ({ temperatureK }) => ripeRate(temperatureK, law));
+  here.set(key, integral);
+  return integral;
+}
+
 /**
  * Equivalent age gained between two instants.
- * @param history room temperature, at least one step @param fromMs, toMs instants, ms since the epoch
+ * @param history room temperature, at least one step; it is not changed afterwards
+ * @param fromMs, toMs instants, ms since the epoch
  * @returns ripe seconds (0 when `toMs` is not after `fromMs`)
  * @throws RangeError on an empty history
  * Source: ASTM C1074 as {@link ripeRate}, summed over steps of constant temperature.
  */
-export function ripeSeconds(
+export const ripeSeconds = (
   history: readonly TemperatureStep[],
   fromMs: number,
   toMs: number,
   law: RateLaw,
-): number {
-  return gained(history, fromMs, toMs, (step) => ripeRate(step.temperatureK, law));
-}
+): number => ripening(history, law).gained(fromMs, toMs);
 
 /**
  * The instant at which a film begun at `fromMs` has gained `ripeS` ripe seconds.
  * @returns ms since the epoch; the last temperature is taken to go on
  * Source: inverse of {@link ripeSeconds}, exact because each step is linear.
  */
-export function instantAtRipe(
+export const instantAtRipe = (
   history: readonly TemperatureStep[],
   fromMs: number,
   ripeS: number,
   law: RateLaw,
-): number {
-  return instantOf(history, fromMs, ripeS, (step) => ripeRate(step.temperatureK, law));
-}
+): number => ripening(history, law).instantOf(fromMs, ripeS);

@@ -68,7 +68,7 @@ describe('on shops whose truth is known', () => {
 describe('a clock that was touched', () => {
   const clock = (factor: number) =>
     coatClock({
-      ...{ pouredMs: 0, nowMs: 6 * HOUR, sheet: TEST_SHEET },
+      ...{ startMs: 0, nowMs: 6 * HOUR, sheet: TEST_SHEET },
       history: [{ fromMs: 0, temperatureK: TEST_SHEET.referenceTemperatureK }],
       pace: { factor, sigma: 0.05 },
     });

@@ -9,17 +9,20 @@ import { v7 } from './v7';
 import { v8 } from './v8';
 import { v9 } from './v9';
 import { v10 } from './v10';
+import { v11 } from './v11';
 
 export type { AnyTables, Migration };
 
 /** All steps in order, without gaps. */
-export const MIGRATIONS: readonly Migration[] = [v1, v2, v3, v4, v5, v6, v7, v8, v9, v10];
+export const MIGRATIONS: readonly Migration[] = [v1, v2, v3, v4, v5, v6, v7, v8, v9, v10, v11];
 export const SCHEMA_VERSION = MIGRATIONS.length;
 
 /** Names of the tables that a version has. */
-export const tablesOf = (version: number): string[] => [
-  ...new Set(MIGRATIONS.filter((m) => m.version <= version).flatMap((m) => Object.keys(m.stores))),
-];
+export const tablesOf = (version: number): string[] => {
+  const stores = MIGRATIONS.filter((m) => m.version <= version).map((m) => m.stores);
+  const last = Object.assign({}, ...stores) as Record<string, string | null>;
+  return Object.keys(last).filter((name) => last[name] !== null);
+};
 
 /**
  * Brings tables of an older version up to date.

@@ -5,8 +5,8 @@ export type AnyTables = Readonly<Record<string, readonly unknown[]>>;
 export interface Migration {
   readonly version: number;
   readonly name: string;
-  /** Dexie store definitions of this version. */
-  readonly stores: Readonly<Record<string, string>>;
+  /** Dexie store definitions of this version; null: the table goes, and the step takes in what it held. */
+  readonly stores: Readonly<Record<string, string | null>>;
   /** Pure: tables of the version before → tables of this version. */
   readonly up: (tables: AnyTables) => AnyTables;
 }

@@ -114,20 +114,19 @@ describe('version 3: preparation and the room', () => {
     );
     for (const area of after['areas'] ?? []) expect(area).toMatchObject({ damage: [] });
     expect(after['settings']).toMatchObject([
-      { roomHumidity: 0.5, prep: { mask: 'painter’s tape', recoat: 'inside the window' } },
+      { prep: { mask: 'painter’s tape', recoat: 'inside the window' } },
     ]);
     expect(after['tasks']).toEqual([]);
   });
   it('begins the record of the air with the room of the settings', () => {
     // From the first instant that a record may hold.
     const fromMs = Date.UTC(2000, 0, 1);
-    expect(after['air']).toEqual([
-      { id: 'air-0', fromMs, temperatureK: 295.15, humidity: 0.5, surfaceK: null },
-    ]);
-    expect(migrate({}, 2)['air']).toEqual([]);
+    const told = { readMs: [fromMs], temperatureK: [295.15], humidity: [0.5], surfaceK: [null] };
+    expect(after['room']?.[0]).toMatchObject(told);
+    expect(migrate({}, 2)['room']).toEqual([]);
   });
   it('every row it makes passes the schemas of today', () => {
-    for (const table of ['settings', 'pieces', 'areas', 'air'] as const)
+    for (const table of ['settings', 'pieces', 'areas', 'room'] as const)
       for (const row of after[table] ?? []) expect(rowFaults(table, row)).toEqual([]);
   });
 });
@@ -139,8 +138,13 @@ describe('version 4: coats by intention and what they cost', () => {
     expect(after['coats']?.length).toBeGreaterThan(2);
     for (const [i, coat] of (after['coats'] ?? []).entries()) {
       const { thicknessM } = coat as { thicknessM: number };
+      const { history, ...before } = tablesV3['coats']?.[i] as {
+        history: unknown;
+        pouredMs: number;
+      };
+      expect(history).toBeDefined();
       expect(coat).toEqual({
-        ...(tablesV3['coats']?.[i] as object),
+        ...before,
         intent: { by: 'given', thicknessM },
         coverage: 1,
         overrides: [],
@@ -151,6 +155,8 @@ describe('version 4: coats by intention and what they cost', () => {
         ...{ line: null, freesDams: false },
         // Version 10: nobody noted silicone or a touch.
         ...{ silicone: false, touches: [] },
+        // Version 11: the room has a record of its own, and old clocks start with the pour.
+        mixedMs: before.pouredMs,
       });
     }
   });
@@ -179,7 +185,8 @@ describe('version 5: order of the log, how a weight became known', () => {
     expect(fresh['batches']).toMatchObject([{ aBy: null, bBy: null }]);
   });
   it('moves what a clock that was never set wrote, and keeps order and spans', () => {
-    const coats = [{ id: 'c', pouredMs: 60_000, coveredMs: null, history: [{ fromMs: 60_000 }] }];
+    const history = [{ fromMs: 60_000, temperatureK: 290 }];
+    const coats = [{ id: 'c', pouredMs: 60_000, coveredMs: null, history }];
     const log = [
       { id: 'late', atMs: 90_000 },
       { id: 'early', atMs: 60_000 },
@@ -187,9 +194,8 @@ describe('version 5: order of the log, how a weight became known', () => {
     ];
     const moved = migrate({ coats, log }, 4);
     const t0 = Date.UTC(2000, 0, 1);
-    expect(moved['coats']).toMatchObject([
-      { pouredMs: t0 + 60_000, coveredMs: null, history: [{ fromMs: t0 + 60_000 }] },
-    ]);
+    expect(moved['coats']).toMatchObject([{ pouredMs: t0 + 60_000, coveredMs: null }]);
+    expect(moved['room']).toMatchObject([{ readMs: [t0 + 60_000], temperatureK: [290] }]);
     expect(moved['log']).toEqual([
       { id: 'early', atMs: t0 + 60_000, seq: 1 },
       { id: 'late', atMs: t0 + 90_000, seq: 2 },

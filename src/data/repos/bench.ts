@@ -13,7 +13,6 @@ import { act, type ActionContext } from '../write';
 import { refuseConflicts } from '../based';
 import { StaleActionError } from '../errors';
 import { mergeRecord, type Based } from '../merge';
-import { readingRows, ROOM_TABLES } from './room';
 
 export interface DefectNote {
   readonly pieceId: Id<'piece'>;
@@ -98,8 +97,7 @@ export function saveResin(
 }
 
 /**
- * Settings are not a wet action and not part of the log; but the room's air is: a new reading of it goes
- * into the room's record, which every clock follows. What others changed since `based` is kept.
+ * Settings are not a wet action and not part of the log. What others changed since `based` is kept.
  * @throws ActionError `conflict`
  */
 export function saveSettings(
@@ -108,20 +106,25 @@ export function saveSettings(
   mine: Settings,
   based: Based<Settings> | null = null,
 ): Promise<Settings> {
-  return act(db, context, ROOM_TABLES, async (w) => {
+  return act(db, context, ['settings'], async (w) => {
     const known = (await db.settings.get('shop')) ?? DEFAULT_SETTINGS;
     const merged = based ? mergeRecord(mine, known, based) : null;
     refuseConflicts(merged?.conflicts ?? []);
     const settings = merged?.value ?? mine;
     await w.put('settings', settings);
-    const { roomTemperatureK: temperatureK, roomHumidity: humidity } = settings;
-    if (known.roomTemperatureK === temperatureK && known.roomHumidity === humidity) return settings;
-    const reading = { fromMs: context.nowMs, temperatureK, humidity };
-    const { air, coats, entry } = await readingRows(db, context.newId(), reading);
-    await w.put('air', air);
-    for (const coat of coats) await w.put('coats', coat);
-    await w.log('air noted', entry);
     return settings;
+  });
+}
+
+/** The device that reads the room is chosen, or let go. */
+export function chooseSensor(
+  db: ShopDb,
+  context: ActionContext,
+  sensor: Settings['sensor'],
+): Promise<void> {
+  return act(db, context, ['settings'], async (w) => {
+    const known = (await db.settings.get('shop')) ?? DEFAULT_SETTINGS;
+    await w.put('settings', { ...known, sensor });
   });
 }
 

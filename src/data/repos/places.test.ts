@@ -194,8 +194,7 @@ describe('turning, and drafts', () => {
     expect(await turnPiece(db, contextAt(5), coat.pieceId)).toBe('back');
     expect(await turnPiece(db, contextAt(6), coat.pieceId)).toBe('front');
     const pouredMs = contextAt(7).nowMs;
-    const history = [{ fromMs: pouredMs, temperatureK: 295.15 }];
-    await db.coats.put({ ...coat, pouredMs, history });
+    await db.coats.put({ ...coat, mixedMs: pouredMs, pouredMs });
     await expect(turnPiece(db, contextAt(60), coat.pieceId)).rejects.toThrow('too soft');
     expect(await turnPiece(db, contextAt(7 + 60 * 48), coat.pieceId)).toBe('back');
     const turned = (await db.log.toArray()).filter((e) => e.kind === 'piece turned');

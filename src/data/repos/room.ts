@@ -1,104 +1,122 @@
-import { coatClock } from '@/core/resin';
+import { ROOM_LIMITS_K } from '@/core/resin';
+import type { LogEntry, RoomDay, RoomSource, SourcedReading } from '@/records';
+import { roomDayId, withReadings } from '@/records';
 import type { ShopDb } from '../db';
-import {
-  type AirReading,
-  type Coat,
-  DEFAULT_SETTINGS,
-  type Id,
-  type LogEntry,
-  type Settings,
-} from '@/records';
-import { act, type ActionContext } from '../write';
+import { act, InvalidRowError, type ActionContext } from '../write';
 
 /** The room as it was read: from an instant on, its temperature, and its humidity where that was read too. */
-export interface RoomReading {
+export interface NotedReading {
   readonly fromMs: number;
   readonly temperatureK: number;
-  /** 0…1; null: not read, so what was known before stays. */
+  /** 0…1; null: not read. */
   readonly humidity: number | null;
   /** Temperature of a surface to be coated; left out or null: not read. */
   readonly surfaceK?: number | null;
+  /** The coat that stands apart from the room; left out or null: the room. */
+  readonly coatId?: RoomSource['coatId'];
 }
 
-export const ROOM_TABLES = ['air', 'settings', 'coats', 'resins'] as const;
+/** The tables that a reading writes. */
+export const ROOM_TABLES = ['room'] as const;
 
-/** A coat that was poured longer ago than this is looked at no more, ms: the slowest sheets cure in weeks. Judgement. */
-const WATCHED_MS = 60 * 86_400_000;
-
-/** The record of a coat with a reading in its place; itself when the reading says nothing of it. */
-function withReading(coat: Coat, { fromMs, temperatureK }: RoomReading): Coat {
-  if (coat.pouredMs === null || fromMs < coat.pouredMs) return coat;
-  const kept = coat.history.filter((s) => s.fromMs !== fromMs);
-  const history = [...kept, { fromMs, temperatureK }].sort((a, b) => a.fromMs - b.fromMs);
-  return { ...coat, history };
-}
-
-/** Coats that still cure at an instant. */
-async function curingAt(db: ShopDb, atMs: number): Promise<Coat[]> {
-  const [coats, resins] = await Promise.all([
-    db.coats
-      .where('pouredMs')
-      .between(atMs - WATCHED_MS, atMs, true, true)
-      .toArray(),
-    db.resins.toArray(),
-  ]);
-  return coats.filter(({ pouredMs, history, resinId }) => {
-    const sheet = resins.find((r) => r.id === resinId)?.sheet;
-    if (!sheet || pouredMs === null || history.length === 0) return false;
-    return coatClock({ pouredMs, nowMs: atMs, history, sheet }).state !== 'fully cured';
-  });
-}
-
-/** What a reading of the room writes. */
+/** What a reading writes: a day of the record, and the entry of the log. */
 export interface ReadingRows {
-  readonly air: AirReading;
-  /** Null: it is not the newest reading, so the shop's own room stays. */
-  readonly settings: Settings | null;
-  readonly coats: readonly Coat[];
-  readonly entry: Pick<LogEntry, 'text' | 'figures'>;
+  readonly days: readonly RoomDay[];
+  readonly entry: Pick<LogEntry, 'text' | 'figures' | 'coatId'>;
 }
+
+/** Keys of the days that readings fall on. */
+const dayIds = (instants: readonly number[]) => [...new Set(instants.map(roomDayId))];
+const there = (days: readonly (RoomDay | undefined)[]) => days.filter((d) => d !== undefined);
 
 /**
- * Rows of a reading of the room, for an act that covers ROOM_TABLES: every drying layer and every curing coat follows
- * it, and the shop's own room is the newest. (Rows, and no writes: a loop of its own would leave the transaction's zone.)
+ * Rows of a reading, for an act that covers ROOM_TABLES: all that dries, cures or is mixed follows the record.
+ * @param days of the record, at least the one that it falls on
+ * @throws InvalidRowError on a temperature that is no room's
  */
-export async function readingRows(
-  db: ShopDb,
-  id: Id<'air'>,
-  reading: RoomReading,
-): Promise<ReadingRows> {
-  const { fromMs, temperatureK } = reading;
-  const [stored, before, newest, curing] = await Promise.all([
-    db.settings.get('shop'),
-    db.air.where('fromMs').belowOrEqual(fromMs).last(),
-    db.air.orderBy('fromMs').last(),
-    curingAt(db, fromMs),
-  ]);
-  const settings = stored ?? DEFAULT_SETTINGS;
-  const humidity = reading.humidity ?? before?.humidity ?? settings.roomHumidity;
-  const room = { ...settings, roomTemperatureK: temperatureK, roomHumidity: humidity };
+export function readingRows(
+  days: readonly RoomDay[],
+  by: string,
+  { fromMs, temperatureK, humidity, surfaceK = null, coatId = null }: NotedReading,
+): ReadingRows {
+  const { min, max } = ROOM_LIMITS_K;
+  if (!(temperatureK >= min && temperatureK <= max))
+    throw new InvalidRowError(`room: temperatureK: ${temperatureK}`);
+  const source: RoomSource = { how: 'typed', by, coatId, out: false };
+  const reading = { atMs: fromMs, temperatureK, humidity, surfaceK, source };
+  const { changed } = withReadings(days, [reading]);
   return {
-    air: { id, fromMs, temperatureK, humidity, surfaceK: reading.surfaceK ?? null },
-    settings: !newest || newest.fromMs <= fromMs ? room : null,
-    coats: curing.map((coat) => withReading(coat, reading)),
+    days: changed,
     entry: {
-      text: curing.map((c) => c.name).join(', '),
+      ...{ text: '', coatId },
       figures: {
         ...{ temperatureK, fromMs },
-        ...(reading.humidity !== null && { humidity }),
-        ...(typeof reading.surfaceK === 'number' && { surfaceK: reading.surfaceK }),
+        ...(humidity !== null && { humidity }),
+        ...(surfaceK !== null && { surfaceK }),
       },
     },
   };
 }
 
 /** The room was read: one act, wherever it was typed. */
-export function noteRoom(db: ShopDb, context: ActionContext, reading: RoomReading): Promise<void> {
+export function noteRoom(db: ShopDb, context: ActionContext, reading: NotedReading): Promise<void> {
   return act(db, context, ROOM_TABLES, async (w) => {
-    const { air, settings, coats, entry } = await readingRows(db, context.newId(), reading);
-    await w.put('air', air);
-    if (settings) await w.put('settings', settings);
-    for (const coat of coats) await w.put('coats', coat);
+    const before = there(await db.room.bulkGet(dayIds([reading.fromMs])));
+    const { days, entry } = readingRows(before, context.by, reading);
+    for (const day of days) await w.put('room', day);
     await w.log('air noted', entry);
+  });
+}
+
+/** A reading of a device: it is the record itself, so the log stays as it is. */
+export function takeReading(
+  db: ShopDb,
+  context: ActionContext,
+  reading: SourcedReading,
+): Promise<void> {
+  return act(db, context, ROOM_TABLES, async (w) => {
+    const days = there(await db.room.bulkGet(dayIds([reading.atMs])));
+    const { changed } = withReadings(days, [reading]);
+    for (const day of changed) await w.put('room', day);
+  });
+}
+
+/**
+ * Readings out of a file, all of them or none.
+ * @returns how many were there already
+ */
+export function addReadings(
+  db: ShopDb,
+  context: ActionContext,
+  readings: readonly SourcedReading[],
+): Promise<number> {
+  return act(db, context, ROOM_TABLES, async (w) => {
+    const days = there(await db.room.bulkGet(dayIds(readings.map((r) => r.atMs))));
+    const { changed, twice } = withReadings(days, readings);
+    for (const day of changed) await w.put('room', day);
+    await w.log('readings added', {
+      text: readings[0]?.source.by ?? '',
+      figures: { count: readings.length - twice, ...(twice > 0 && { twice }) },
+    });
+    return twice;
+  });
+}
+
+/** Whether readings of a source are believed: a file or a device may be taken out, and put back. */
+export function believeSource(
+  db: ShopDb,
+  context: ActionContext,
+  { how, by }: Pick<RoomSource, 'how' | 'by'>,
+  believed: boolean,
+): Promise<void> {
+  return act(db, context, ROOM_TABLES, async (w) => {
+    const is = (s: RoomSource) => s.how === how && s.by === by && s.out === believed;
+    const days = await db.room.filter((d) => d.sources.some(is)).toArray();
+    for (const day of days)
+      await w.put('room', {
+        ...day,
+        sources: day.sources.map((s) => (is(s) ? { ...s, out: !believed } : s)),
+      });
+    await w.log(believed ? 'readings believed' : 'readings taken out', { text: by });
   });
 }

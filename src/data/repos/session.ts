@@ -8,6 +8,7 @@ import {
   type WetSession,
 } from '@/records';
 import { ofPiece } from '@/shop/ofPiece';
+import { roomOf } from '@/shop/room';
 import { settledCoats } from '@/shop/settled';
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
@@ -23,7 +24,7 @@ const PREP_TABLES = [
   'resins',
   'defects',
   'tasks',
-  'air',
+  'room',
   'settings',
 ] as const;
 
@@ -42,7 +43,7 @@ export interface NewSession {
 /** @throws StaleActionError when the preparation of a coat is not done */
 async function refuseHeld(db: ShopDb, coats: readonly Coat[], nowMs: number): Promise<void> {
   const ids = [...new Set(coats.map((c) => c.pieceId))];
-  const [pieces, areas, layers, all, defects, tasks, resins, air, settings] = await Promise.all([
+  const [pieces, areas, layers, all, defects, tasks, resins, days, settings] = await Promise.all([
     db.pieces.bulkGet(ids),
     db.areas.where('pieceId').anyOf(ids).toArray(),
     db.layers.where('pieceId').anyOf(ids).toArray(),
@@ -50,11 +51,11 @@ async function refuseHeld(db: ShopDb, coats: readonly Coat[], nowMs: number): Pr
     db.defects.where('pieceId').anyOf(ids).toArray(),
     db.tasks.where('pieceId').anyOf(ids).toArray(),
     db.resins.toArray(),
-    db.air.toArray(),
+    db.room.orderBy('id').toArray(),
     db.settings.get('shop'),
   ]);
   const rows = {
-    ...{ areas, layers, resins, defects, tasks, air, coats: all },
+    ...{ areas, layers, resins, defects, tasks, coats: all, room: roomOf(days) },
     settings: settings ?? DEFAULT_SETTINGS,
   };
   for (const coat of coats) {
@@ -104,19 +105,13 @@ export function startSession(
     if (coats.length !== plan.coatIds.length || coats.some((c) => c.batchId !== null))
       throw new StaleActionError('coat gone or being mixed');
     await refuseHeld(db, coats, context.nowMs);
-    const { roomTemperatureK: room } = (await db.settings.get('shop')) ?? DEFAULT_SETTINGS;
+    const record = await db.room.orderBy('id').toArray();
+    const { last } = roomOf(record);
     const { temperatureK } = plan;
-    if (Math.abs(temperatureK - room) > SAME_ROOM_K) {
+    if (!last || Math.abs(temperatureK - last.temperatureK) > SAME_ROOM_K) {
       const reading = { fromMs: context.nowMs, temperatureK, humidity: null };
-      const {
-        air,
-        settings,
-        coats: curing,
-        entry,
-      } = await readingRows(db, context.newId(), reading);
-      await w.put('air', air);
-      if (settings) await w.put('settings', settings);
-      for (const coat of curing) await w.put('coats', coat);
+      const { days, entry } = readingRows(record, context.by, reading);
+      for (const day of days) await w.put('room', day);
       await w.log('air noted', entry);
     }
     const mixed = await settledNow(db, coats);
@@ -124,7 +119,6 @@ export function startSession(
       id: context.newId(),
       resinId: plan.resinId,
       coatIds: plan.coatIds,
-      temperatureK: plan.temperatureK,
       startedMs: context.nowMs,
       endedMs: null,
     };

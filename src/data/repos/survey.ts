@@ -128,7 +128,7 @@ export function duplicatePiece(
       await w.put('coats', {
         ...coat,
         ...{ id: renamed(coat.id), pieceId: copy.id, areaIds: coat.areaIds.map(renamed) },
-        ...{ batchId: null, pouredMs: null, coveredMs: null, history: [], touches: [] },
+        ...{ batchId: null, mixedMs: null, pouredMs: null, coveredMs: null, touches: [] },
       });
     for (const layer of layers)
       await w.put('layers', {

@@ -1,12 +1,12 @@
 import { clockOf } from '@/shop/clockOf';
+import { roomOf } from '@/shop/room';
 import { contextAt, freshDb, shopWithCoat, T0 } from '../test/shop';
 import { noteTouch, takeTouchBack } from './touch';
 
 async function poured() {
   const db = freshDb();
   const coat = await shopWithCoat(db);
-  const history = [{ fromMs: T0, temperatureK: 295.15 }];
-  await db.coats.put({ ...coat, pouredMs: T0, history });
+  await db.coats.put({ ...coat, mixedMs: T0, pouredMs: T0 });
   return { db, id: coat.id };
 }
 
@@ -17,7 +17,7 @@ describe('a touch of a coat', () => {
     if (!resin) throw new Error('no resin');
     const opens = async () => {
       const coat = await db.coats.get(id);
-      const clock = coat && clockOf(coat, resin.sheet, contextAt(1200).nowMs);
+      const clock = coat && clockOf(coat, resin.sheet, roomOf([]), contextAt(1200).nowMs);
       return clock?.windows.find((w) => w.kind === 'recoat')?.opensMs ?? NaN;
     };
     const before = await opens();

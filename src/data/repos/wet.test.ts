@@ -28,6 +28,7 @@ describe('a wet session', () => {
       'prep done',
       'prep done',
       'prep done',
+      'air noted',
       'session started',
       'weighed A',
       'mixed',
@@ -39,7 +40,7 @@ describe('a wet session', () => {
     expect(await db.coats.get(coat.id)).toMatchObject({
       pouredMs: T0 + 19 * 60_000,
       coveredMs: T0 + 25 * 60_000,
-      history: [{ fromMs: T0 + 19 * 60_000, temperatureK: 295.15 }],
+      mixedMs: T0 + 12 * 60_000,
     });
     expect(await db.sessions.get(sessionId)).toMatchObject({ endedMs: T0 + 25 * 60_000 });
   });
@@ -71,7 +72,7 @@ describe('a wet session', () => {
     expect(await db.coats.get(coat.id)).toMatchObject({
       pouredMs: null,
       coveredMs: null,
-      history: [],
+      mixedMs: null,
     });
     expect(await db.sessions.get(sessionId)).toMatchObject({ endedMs: null });
     const undone = await db.log.filter((e) => e.kind === 'undone').sortBy('seq');

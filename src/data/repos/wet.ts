@@ -11,8 +11,8 @@ import {
   standingActs,
   undoneAct,
   type WeighedBy,
-  type WetSession,
 } from '@/records';
+import { airThen, roomOf } from '@/shop/room';
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { act, type ActionContext, type Writer } from '../write';
@@ -144,30 +144,25 @@ export const endStir = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
     },
   });
 
-/** The room at an instant of a session: as it was read since its start, or as it was then. */
-async function roomAt(db: ShopDb, session: WetSession, nowMs: number): Promise<number> {
-  const read = await db.air.where('fromMs').between(session.startedMs, nowMs, false, true).last();
-  return read?.temperatureK ?? session.temperatureK;
-}
-
-/** One coat is on its piece: its clock starts in the room as it is. */
+/** One coat is on its piece: its clock started with the mix. */
 export function pourCoat(
   db: ShopDb,
   context: ActionContext,
   batchId: Id<'batch'>,
   coatId: Id<'coat'>,
 ): Promise<void> {
-  return act(db, context, [...TABLES, 'air'], async (w) => {
+  return act(db, context, [...TABLES, 'room'], async (w) => {
     const { batch, coats } = await readBatch(w, batchId);
     const session = await db.sessions.get(batch.sessionId);
     const coat = coats.find((c) => c.id === coatId);
     if (batchStep(batch) !== 'pour' || !session || !coat || coat.pouredMs !== null)
       throw new StaleActionError('coat poured');
-    const temperatureK = await roomAt(db, session, context.nowMs);
+    const room = roomOf(await db.room.orderBy('id').toArray());
+    const { temperatureK } = airThen(room.steps, context.nowMs);
     await w.put('coats', {
       ...coat,
+      mixedMs: batch.mixedMs ?? context.nowMs,
       pouredMs: context.nowMs,
-      history: [{ fromMs: context.nowMs, temperatureK }],
     });
     const last = coats.every((c) => c.id === coatId || c.pouredMs !== null);
     if (last) await w.put('batches', { ...batch, pouredMs: context.nowMs });

@@ -2,6 +2,7 @@ import { asId, type Coat, DEFAULT_SETTINGS, plainArea, plainCoat, type Resin } f
 import { TEST_SHEET } from '@/core/resin/test/sheet';
 import { createDb, type ShopDb } from '../db';
 import { coatHolds } from '@/shop/prepFacts';
+import { roomOf } from '@/shop/room';
 import { doTask } from '../repos/prep';
 import { saveResin } from '../repos/bench';
 import { addPiece } from '../repos/survey';
@@ -36,7 +37,8 @@ export const TEST_RESIN: Resin = {
   name: 'Test resin',
   note: '',
   price: null,
-  declared: { serviceK: null, food: null, uvStable: null, colourShare: null },
+  declared: { serviceK: null, food: null, uvStable: null, colourShare: null, curesK: null },
+  learnsFromMs: null,
   sheet: TEST_SHEET,
 };
 
@@ -88,13 +90,13 @@ export async function prepRows(db: ShopDb) {
     db.coats.toArray(),
     db.resins.toArray(),
   ]);
-  const [defects, tasks, air] = await Promise.all([
+  const [defects, tasks, days] = await Promise.all([
     db.defects.toArray(),
     db.tasks.toArray(),
-    db.air.toArray(),
+    db.room.orderBy('id').toArray(),
   ]);
   const settings = (await db.settings.get('shop')) ?? DEFAULT_SETTINGS;
-  return { areas, layers, coats, resins, defects, tasks, air, settings };
+  return { areas, layers, coats, resins, defects, tasks, room: roomOf(days), settings };
 }
 
 /** Does every needed step before a coat. */

@@ -26,7 +26,7 @@ interface Props {
 
 /** Section, map, ledger and checks of one coat; its surface can be dragged while it is planned. */
 export function CoatDesk({ view, selected, onSelect, onRemoved, list, children }: Props) {
-  const { settings } = useShop();
+  const { settings, room } = useShop();
   const format = useFormat();
   const edit = useCoatEdit(view, selected);
   const { resin } = selected;
@@ -44,9 +44,9 @@ export function CoatDesk({ view, selected, onSelect, onRemoved, list, children }
         {edit.split && (
           <CheckCards
             checks={[
-              ...checkWords(mixingChecksOf(edit.edited, edit.split, settings), format),
+              ...checkWords(mixingChecksOf(edit.edited, edit.split, settings, room), format),
               ...checkWords(
-                filmChecksOf(edit.edited, edit.ledger.ok ? edit.ledger.value : null, settings),
+                filmChecksOf(edit.edited, edit.ledger.ok ? edit.ledger.value : null, room),
                 format,
               ),
             ]}

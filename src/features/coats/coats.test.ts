@@ -1,5 +1,6 @@
+import { roomOf } from '@/shop/room';
 import { READY_PLANS } from '@/core/coat';
-import { DEFAULT_SETTINGS, type Coat, type Resin } from '@/records';
+import { type Coat, type Resin } from '@/records';
 import { checkWords } from './checkWords';
 import { coatName, defaultAreas, readCoat, type CoatDraft } from './model';
 import { readyPlan } from './readyPlan';
@@ -144,7 +145,7 @@ describe('the demo shows every kind of coat', () => {
 describe('film checks of domes and relief', () => {
   const told = (view: CoatView, change: Partial<Coat> = {}) => {
     const own = { ...view, coat: { ...view.coat, ...change } };
-    return checkWords(filmChecksOf(own, ledger(own), DEFAULT_SETTINGS), METRIC);
+    return checkWords(filmChecksOf(own, ledger(own), roomOf([])), METRIC);
   };
   it('a dome says its safe mass, what lies below it taken off, and what it forgives', () => {
     const dome = told(coatOf('Lamp-room tray', 'Dome')).find((c) => c.title === 'The dome holds');

@@ -1,3 +1,4 @@
+import { roomOf } from '@/shop/room';
 import { splitExplanation } from '@/core/resin';
 import { demoView, METRIC, NOW, plain } from '../test/shop';
 import { withFilm } from '@/shop/coatFacts';
@@ -39,12 +40,13 @@ describe('coats on the desk', () => {
   it('tells limits, scale and working time, each with an explanation', () => {
     const split = splitOf(ledger.value, upcoming.resin);
     if (!split) throw new Error('no split');
-    const checks = mixingChecksOf(upcoming, split, DEFAULT_SETTINGS);
+    const checks = mixingChecksOf(upcoming, split, DEFAULT_SETTINGS, roomOf([]));
     expect(checks.map((c) => c.verdict)).toEqual(['fine', 'fine', 'fine']);
     const thick = mixingChecksOf(
       { ...upcoming, coat: { ...upcoming.coat, thicknessM: 0.02 } },
       split,
-      { ...DEFAULT_SETTINGS, scaleDigitKg: 0.01 },
+      { scaleDigitKg: 0.01 },
+      roomOf([]),
     );
     expect(thick.map((c) => c.verdict)).toEqual(['stop', 'watch', 'fine']);
     expect(splitExplanation(split, upcoming.resin.sheet, 'B').note).toContain('17.3 % too much B');
@@ -60,7 +62,7 @@ describe('coats on the desk', () => {
       const alone: CoatView = { ...upcoming, coat, around };
       const read = ledgerOf(alone, {});
       const mixed = read.ok ? read.value : null;
-      return checkWords(filmChecksOf(alone, mixed, DEFAULT_SETTINGS), METRIC).map(
+      return checkWords(filmChecksOf(alone, mixed, roomOf([])), METRIC).map(
         (c) => `${c.verdict}: ${plain(c.title)}`,
       );
     };

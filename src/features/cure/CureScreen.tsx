@@ -2,7 +2,7 @@
 import { leastFilm } from '@/core/coat';
 import { clockExplanation } from '@/core/resin';
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
-import { useNow } from '@/data/hooks';
+import { useNow, useShop } from '@/data/hooks';
 import { clockText, spanText } from '@/features/common/clockText';
 import { type CoatView, type PieceView, clockNow } from '@/shop/coatView';
 import { Explained } from '@/features/common/Explained';
@@ -19,6 +19,7 @@ import { TouchTests } from './TouchTests';
 import { windowRows, type WindowRow } from './model';
 
 function Windows({ view, nowMs }: { view: CoatView; nowMs: number }) {
+  const { room } = useShop();
   const time = (row: WindowRow, which: 'opens' | 'closes') => {
     const at = which === 'opens' ? row.opensMs : row.closesMs;
     if (at === null) return <Box color="ink2">stays open</Box>;
@@ -27,7 +28,12 @@ function Windows({ view, nowMs }: { view: CoatView; nowMs: number }) {
     return (
       <>
         <Explained
-          explanation={clockExplanation(clockNow(view), `${row.title} ${which}`, ripe, sigma)}
+          explanation={clockExplanation(
+            clockNow(view, room, nowMs),
+            `${row.title} ${which}`,
+            ripe,
+            sigma,
+          )}
           quantity="duration"
         >
           <Figure fontWeight="600">{clockText(at, nowMs)}</Figure>
@@ -76,6 +82,7 @@ function Windows({ view, nowMs }: { view: CoatView; nowMs: number }) {
 }
 
 function CoatCure({ view, nowMs }: { view: CoatView; nowMs: number }) {
+  const { room } = useShop();
   const { show } = useFormat();
   const { clock, coat, state } = view;
   if (!clock) return null;
@@ -105,7 +112,11 @@ function CoatCure({ view, nowMs }: { view: CoatView; nowMs: number }) {
         <Box textAlign="right">
           <Box fontSize="2xl" fontWeight="600" lineHeight="1.1">
             <Explained
-              explanation={clockExplanation(clockNow(view), 'Ripe age of the film', clock.ripeS)}
+              explanation={clockExplanation(
+                clockNow(view, room, nowMs),
+                'Ripe age of the film',
+                clock.ripeS,
+              )}
               quantity="duration"
             >
               <Figure>{show(clock.ripeS, 'duration').text}</Figure>

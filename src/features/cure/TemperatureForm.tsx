@@ -1,7 +1,8 @@
 'use client';
 import { Box, Heading } from '@chakra-ui/react';
+import Link from 'next/link';
 import { useForm } from 'react-hook-form';
-import { useAct } from '@/data/hooks';
+import { useAct, useShop } from '@/data/hooks';
 import { noteRoom } from '@/data/repos/room';
 import { clockText } from '@/features/common/clockText';
 import type { CoatView } from '@/shop/coatView';
@@ -10,26 +11,29 @@ import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
+import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import { readTemperature, type TemperatureDraft } from './model';
+import { readTemperature, roomSince, type TemperatureDraft } from './model';
 
 /** The room as it was and is: a new reading moves every clock of the shop. */
 export function TemperatureForm({ view, nowMs }: { view: CoatView; nowMs: number }) {
   const act = useAct();
+  const { room } = useShop();
   const format = useFormat();
   const { coat } = view;
   const pouredMs = coat.pouredMs ?? nowMs;
   const read = (draft: TemperatureDraft) => readTemperature(draft, pouredMs, nowMs, format);
   const { register, handleSubmit, getValues, formState, reset } = useForm<TemperatureDraft>({
-    defaultValues: { temperature: '', ago: '0 min' },
+    defaultValues: { temperature: '', ago: '0 min', of: 'room' },
     resolver: resolverOf(read),
   });
   const save = handleSubmit(async () => {
     const result = read(getValues());
     if (!result.ok) return;
+    const { apart, ...reading } = result.value;
     const outcome = await act(
       'note the room temperature',
-      (db, c) => noteRoom(db, c, { ...result.value, humidity: null }),
+      (db, c) => noteRoom(db, c, { ...reading, humidity: null, coatId: apart ? coat.id : null }),
       result.value,
     );
     if (outcome.ok) reset();
@@ -40,18 +44,21 @@ export function TemperatureForm({ view, nowMs }: { view: CoatView; nowMs: number
         Room round {coat.name}
       </Heading>
       <Box as="ul" listStyleType="none" mb="3" fontSize="sm">
-        {coat.history.map((step) => (
+        {roomSince(view, room, nowMs).map((row) => (
           <Box
             as="li"
-            key={step.fromMs}
+            key={row.words}
             display="flex"
             justifyContent="space-between"
             borderTopWidth="1px"
             borderColor="line"
             py="1"
           >
-            <span>from {clockText(step.fromMs, nowMs)}</span>
-            <Figure fontWeight="600">{format.show(step.temperatureK, 'temperature').text}</Figure>
+            <span>
+              {row.words}
+              {row.atMs !== null && ` ${clockText(row.atMs, nowMs)}`}
+            </span>
+            <Figure fontWeight="600">{format.show(row.temperatureK, 'temperature').text}</Figure>
           </Box>
         ))}
       </Box>
@@ -69,11 +76,22 @@ export function TemperatureForm({ view, nowMs }: { view: CoatView; nowMs: number
             error={formState.errors.ago?.message}
             {...register('ago')}
           />
+          <SelectField
+            label="Read where"
+            options={[
+              ['room', 'in the room: every clock follows'],
+              ['apart', 'beside this coat only: it stands apart'],
+            ]}
+            {...register('of')}
+          />
           <Button type="submit" variant="ink">
             Note it, move every clock
           </Button>
         </Box>
       </form>
+      <Box fontSize="sm" mt="3">
+        <Link href="/room">The whole record of the room</Link>
+      </Box>
     </Panel>
   );
 }

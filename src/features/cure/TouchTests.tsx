@@ -1,7 +1,7 @@
 'use client';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { TOUCH_FINDS, type TouchFind } from '@/core/resin';
-import { useAct } from '@/data/hooks';
+import { useAct, useShop } from '@/data/hooks';
 import { noteTouch, takeTouchBack } from '@/data/repos/touch';
 import { clockText } from '@/features/common/clockText';
 import type { Coat, Resin } from '@/records';
@@ -31,7 +31,8 @@ export function paceWords(factor: number, sigma: number, touches: number): strin
 export function TouchTests({ coat, resin, nowMs }: { coat: Coat; resin: Resin; nowMs: number }) {
   const act = useAct();
   const { touches } = coat;
-  const pace = coatPace(coat, resin.sheet);
+  const { room } = useShop();
+  const pace = coatPace(coat, resin.sheet, room);
   return (
     <Box as="section" aria-label={`Touch of ${coat.name}`} mt="3">
       <Heading as="h3" fontSize="md" mb="1">

@@ -1,6 +1,7 @@
 import { ROOM_LIMITS_K, type CoatWindow, type WindowKind } from '@/core/resin';
 import { spanText } from '@/features/common/clockText';
 import type { CoatView } from '@/shop/coatView';
+import { airThen, recordOf, type Room } from '@/shop/room';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { FormRead } from '@/features/common/formErrors';
 import type { Format } from '@/features/common/useFormat';
@@ -32,13 +33,48 @@ export function windowRows(view: CoatView, nowMs: number): WindowRow[] {
   });
 }
 
+export interface RoomRow {
+  readonly words: string;
+  readonly atMs: number | null;
+  readonly temperatureK: number;
+}
+
+/** The room of a coat since its pour in a few lines: then, coldest, warmest, last. */
+export function roomSince({ coat }: CoatView, room: Room, nowMs: number): RoomRow[] {
+  const record = recordOf(room, coat.id);
+  const pouredMs = coat.pouredMs ?? nowMs;
+  const then = airThen(record, pouredMs).temperatureK;
+  const since = record.filter((s) => s.fromMs > pouredMs && s.fromMs <= nowMs);
+  const rows: RoomRow[] = [{ words: 'at the pour', atMs: pouredMs, temperatureK: then }];
+  const last = since.at(-1);
+  if (!last) return rows;
+  const by = (pick: (a: number, b: number) => boolean) =>
+    since.reduce((a, b) => (pick(b.temperatureK, a.temperatureK) ? b : a));
+  if (since.length > 1) {
+    const [coldest, warmest] = [by((a, b) => a < b), by((a, b) => a > b)];
+    rows.push({ words: 'coldest', atMs: coldest.fromMs, temperatureK: coldest.temperatureK });
+    rows.push({ words: 'warmest', atMs: warmest.fromMs, temperatureK: warmest.temperatureK });
+  }
+  // Past the newest reading it is what the record makes the room to be.
+  const read = room.last !== null && last.fromMs <= room.last.atMs;
+  rows.push({
+    words: read ? 'last, from' : 'now, by the forecast',
+    atMs: read ? last.fromMs : null,
+    temperatureK: last.temperatureK,
+  });
+  return rows;
+}
+
 export interface TemperatureDraft {
   temperature: string;
   ago: string;
+  of: 'room' | 'apart';
 }
 export interface TemperatureStepRead {
   readonly temperatureK: number;
   readonly fromMs: number;
+  /** It was read beside a coat that stands apart from the room. */
+  readonly apart: boolean;
 }
 
 /** Reads a room temperature and since when it holds; not before the pour, not in the future. */
@@ -60,8 +96,6 @@ export function readTemperature(
     max: (nowMs - pouredMs) / 1000,
   });
   if (!reader.sound) return { ok: false, errors: reader.errors };
-  return {
-    ok: true,
-    value: { temperatureK, fromMs: Math.max(pouredMs, Math.round(nowMs - agoS * 1000)) },
-  };
+  const fromMs = Math.max(pouredMs, Math.round(nowMs - agoS * 1000));
+  return { ok: true, value: { temperatureK, fromMs, apart: draft.of === 'apart' } };
 }

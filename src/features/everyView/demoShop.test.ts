@@ -38,9 +38,9 @@ describe('the demo shop at the bench', () => {
     );
     expect(waits('Guard’s paddle')).toMatch(/^Flood 1: (one step|\d steps) to prepare$/);
     expect(waits('Luggage label set')).toBe('Nothing: ready to hand over');
-    // Poured 11 h ago at 22 °C, recoat shuts at 14 ripe hours: 3 h from now.
+    // Mixed 11 min before it was poured 11 h ago at 22 °C, recoat shuts at 14 ripe hours of the mix: 2 h 49 min from now.
     expect(waits('Viaduct painting')).toBe(
-      `Flood 2: pour before ${clockText(NOW + 3 * HOUR, NOW)}, no sanding`,
+      `Flood 2: pour before ${clockText(NOW + 3 * HOUR - 11 * 60_000, NOW)}, no sanding`,
     );
   });
 

@@ -48,8 +48,8 @@ function tryCoat(view: CoatView, piece: PieceView, shop: Shop, nowMs: number, fo
   jobCost(piece, coat.id, ledger.ok ? ledger.value : null, shop.settings.consumables);
   const split = ledger.ok ? splitOf(ledger.value, resin) : null;
   if (!split) return;
-  checkWords(mixingChecksOf(view, split, shop.settings), format);
-  checkWords(filmChecksOf(view, null, shop.settings), format);
+  checkWords(mixingChecksOf(view, split, shop.settings, shop.room), format);
+  checkWords(filmChecksOf(view, null, shop.room), format);
 }
 
 /** Everything that the screens of a piece say of it. */
@@ -65,8 +65,8 @@ function tryPiece(view: PieceView, shop: Shop, nowMs: number, format: Format): v
     }
 }
 
-const sessionOf = (shop: Shop, id: string): void => {
-  const view = wetView(shop, id);
+const trySession = (shop: Shop, id: string, nowMs: number): void => {
+  const view = wetView(shop, id, nowMs);
   if (!view) return;
   if ((view.batch.aKg ?? 1) > 0) {
     wantedB(view);
@@ -79,7 +79,7 @@ function* tryViews(tables: AnyTables, nowMs: number): Generator<readonly RowTrou
   const shop = shopOf(tables);
   const format = formatOf(shop.settings);
   const { opensMin, closesMin } = shop.settings;
-  yield each('settings', [shop.settings], (settings) => draftOfSettings(settings, format)).troubles;
+  yield each('settings', [shop.settings], draftOfSettings).troubles;
   yield each('resins', shop.resins, (r) => readSheet(draftOfResin(r, format), format)).troubles;
   // Each on its own first: together they would hold the page up.
   for (const piece of shop.pieces)
@@ -100,7 +100,7 @@ function* tryViews(tables: AnyTables, nowMs: number): Generator<readonly RowTrou
     ruleWords(shop.settings.rule, 1);
   });
   yield whole.troubles;
-  yield each('sessions', shop.sessions, ({ id }) => sessionOf(shop, id)).troubles;
+  yield each('sessions', shop.sessions, ({ id }) => trySession(shop, id, nowMs)).troubles;
   const log = (tables['log'] ?? []) as readonly LogEntry[];
   for (let from = 0; from < log.length; from += LOG_STEP) {
     const named = filterLog(log.slice(from, from + LOG_STEP), shop, '');

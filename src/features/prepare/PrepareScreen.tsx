@@ -17,7 +17,7 @@ import { refOf, taskGroups } from './model';
 import { OwnStep } from './OwnStep';
 import { PrepPlan } from './PrepPlan';
 import { PrepSection } from './PrepSection';
-import { RoomAir } from './RoomAir';
+import { RoomAir } from '@/features/common/RoomAir';
 import { Schools } from './Schools';
 import { stationsOf } from './stations';
 import { TaskDetail } from './TaskDetail';

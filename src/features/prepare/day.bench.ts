@@ -1,11 +1,15 @@
 import type { Shop } from '@/shop/shop';
-import type { Settings } from '@/records';
+import type { RoomDay, Settings } from '@/records';
+import { roomOf } from '@/shop/room';
 import { demoShop } from '@/demo';
 import { dayNeeds, sumNeeds } from './daySheet';
 
 /** The demo's eight pieces again and again, each with its own rows. */
 function shopOf(pieces: number, nowMs: number): Shop {
-  const demo = demoShop(nowMs) as unknown as Omit<Shop, 'settings'> & { settings: Settings[] };
+  const demo = demoShop(nowMs) as unknown as Omit<Shop, 'settings' | 'room'> & {
+    settings: Settings[];
+    room: RoomDay[];
+  };
   const copies = Array.from({ length: Math.ceil(pieces / demo.pieces.length) }, (_, i) => {
     const text = JSON.stringify({ ...demo, photos: [], log: [] });
     return JSON.parse(text.replaceAll('"demo-', `"${i}-demo-`)) as typeof demo;
@@ -18,7 +22,7 @@ function shopOf(pieces: number, nowMs: number): Shop {
   return {
     settings: demo.settings[0] as Settings,
     resins: copies.flatMap((c) => c.resins),
-    air: demo.air,
+    room: roomOf(demo.room),
     pieces: all('pieces'),
     areas: all('areas'),
     coats: all('coats'),

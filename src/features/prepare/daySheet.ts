@@ -1,6 +1,7 @@
 import { format as formatDate } from 'date-fns';
 import { sumMaterials, type CautionName, type MaterialSum } from '@/core/prep';
 import { shapeSides, type Point } from '@/core/geometry';
+import { roomAir } from '@/shop/room';
 import type { Shop } from '@/shop/shop';
 import type { PiecePrep } from '@/shop/prepFacts';
 import type { Piece } from '@/records';
@@ -83,13 +84,13 @@ function dayPiece(shop: Shop, piece: Piece, nowMs: number, format: Format): DayP
 
 /** The sheet of the day: every piece with something to do, and the sum of what it takes. */
 export function daySheet(shop: Shop, nowMs: number, format: Format): DaySheet {
-  const { roomTemperatureK, roomHumidity } = shop.settings;
+  const air = roomAir(shop.room);
   const cautions = new Set(
     shop.pieces.flatMap((p) => dueTasks(prepOf(shop, p, nowMs)).flatMap((t) => t.task.cautions)),
   );
   return {
     title: `Day sheet, ${formatDate(nowMs, 'EEEE d MMMM yyyy, HH:mm')}`,
-    room: `Room ${format.show(roomTemperatureK, 'temperature').text}, ${format.show(roomHumidity, 'share', 0).text} humidity`,
+    room: `Room ${format.show(air.temperatureK, 'temperature').text}, ${format.show(air.humidity, 'share', 0).text} humidity${shop.room.last ? '' : ' (taken as usual: nobody read it)'}`,
     pieces: shop.pieces
       .map((p) => dayPiece(shop, p, nowMs, format))
       .filter((p): p is DayPiece => p !== null),

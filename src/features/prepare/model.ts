@@ -11,11 +11,6 @@ import {
 import type { PiecePrep } from '@/shop/prepFacts';
 import type { TaskRef } from '@/data/repos/prep';
 import { CLOCK_ASKED, readClock } from '../common/readClock';
-import { FieldReader } from '@/features/common/fieldReader';
-import type { FormRead } from '@/features/common/formErrors';
-import type { Format } from '@/features/common/useFormat';
-import { HUMIDITY_LIMITS } from '@/core/climate';
-import { ROOM_LIMITS_K } from '@/core/resin';
 
 /** Tasks before one coat, and whether they hold it back. */
 export interface TaskGroup {
@@ -86,34 +81,6 @@ export function movedOrder(
   moved[at] = there;
   moved[at + by] = here;
   return moved;
-}
-
-export interface AirDraft {
-  temperature: string;
-  humidity: string;
-  /** Of the surface; empty: not read. */
-  surface: string;
-}
-
-/** Reads the air of the room. */
-export function readAir(
-  draft: AirDraft,
-  format: Format,
-): FormRead<AirDraft, { temperatureK: number; humidity: number; surfaceK: number | null }> {
-  const reader = new FieldReader<keyof AirDraft>(format);
-  const temperatureK = reader.quantity(
-    'temperature',
-    draft.temperature,
-    'temperature',
-    ROOM_LIMITS_K,
-  );
-  const humidity = reader.quantity('humidity', draft.humidity, 'share', HUMIDITY_LIMITS);
-  const surfaceK =
-    draft.surface.trim() === ''
-      ? null
-      : reader.quantity('surface', draft.surface, 'temperature', ROOM_LIMITS_K);
-  if (!reader.sound) return { ok: false, errors: reader.errors };
-  return { ok: true, value: { temperatureK, humidity, surfaceK } };
 }
 
 /** Reads when a task was done: never in the future. */

@@ -6,7 +6,8 @@ import { daySheetPdf, plainText, wrap } from './daySheetPdf';
 import { dryingTasks, dueTasks, holdsOf, maskClocks, prepOf } from '@/shop/prepView';
 import { SCHOOL_FIELDS } from '@/features/common/schools';
 import { CAUTION_WORDS, PROBLEM_WORDS, stateText } from './words';
-import { movedOrder, readAir, readDoneAt, taskGroups } from './model';
+import { readAir } from '@/features/common/readAir';
+import { movedOrder, readDoneAt, taskGroups } from './model';
 import { stationsOf } from './stations';
 import { demoView, HOUR, METRIC, NOW, plain, US } from '@/features/test/shop';
 import { toDos } from '@/features/today/model';
@@ -103,8 +104,8 @@ describe('clocks', () => {
   });
   it('each state has its words', () => {
     expect(stateText(placed('Timetable canvas', 'lint'), NOW)).toMatch(/^not before Wed/);
-    expect(stateText(placed('Viaduct painting', 'tooth'), NOW)).toBe('not needed until 16:30');
-    expect(stateText(placed('Viaduct painting', 'wipe'), NOW)).toBe('not needed until 16:30');
+    expect(stateText(placed('Viaduct painting', 'tooth'), NOW)).toBe('not needed until 16:19');
+    expect(stateText(placed('Viaduct painting', 'wipe'), NOW)).toBe('not needed until 16:19');
     expect(stateText(placed('Guard’s paddle', 'rub test'), NOW)).toBe(
       'again, after “Fix the art with matte spray”',
     );

@@ -9,6 +9,7 @@ import { useShop } from '@/data/hooks';
 import { FieldReader } from '@/features/common/fieldReader';
 import { useFormat } from '@/features/common/useFormat';
 import { Caution } from '@/ui/Caution';
+import { roomAir } from '@/shop/room';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { TextField } from '@/ui/TextField';
@@ -76,11 +77,11 @@ function Told({ outlook, massText }: { outlook: CupOutlook; massText: string }) 
 
 /** A batch of this resin in its cup: how long it can be worked, what to do when, and how warm it gets. */
 export function CupPanel({ sheet }: { sheet: ResinSheet }) {
-  const { settings } = useShop();
+  const { room: record } = useShop();
   const format = useFormat();
   const [mass, setMass] = useState(editText(USUAL_KG, format.typed('mass')));
   const [room, setRoom] = useState(
-    editText(settings.roomTemperatureK, format.typed('temperature')),
+    editText(roomAir(record).temperatureK, format.typed('temperature')),
   );
   const [bottles, setBottles] = useState('');
   const reader = new FieldReader<'mass' | 'room' | 'bottles'>(format);

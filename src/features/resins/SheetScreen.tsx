@@ -112,6 +112,12 @@ function Fields({ form }: { form: UseFormReturn<SheetDraft> }) {
           hint="Share of the mix, 6 %; empty: not said"
           {...bind('colour')}
         />
+        <TextField
+          label="Cures in a room from"
+          hint="15 °C; empty: as usual"
+          {...bind('coldest')}
+        />
+        <TextField label="up to" hint="30 °C" {...bind('warmest')} />
       </Group>
       <Group title="Times of the sheet">
         <TextField label="Stated at" {...bind('reference')} />
@@ -150,10 +156,10 @@ function SheetForm({ resin }: { resin: Resin | null }) {
   const save = handleSubmit(async () => {
     const final = readSheet(form.getValues(), format);
     if (!final.ok) return;
-    const row = { ...final.value, id };
+    const row = { ...final.value, id, learnsFromMs: resin?.learnsFromMs ?? null };
     const was = readSheet(begun.draft, format);
     const base = begun.stored ?? row;
-    const read = was.ok ? { ...was.value, id } : base;
+    const read = was.ok ? { ...was.value, id, learnsFromMs: base.learnsFromMs } : base;
     const outcome = await act(
       `save ${row.name}`,
       (db, c, prefer) => saveResin(db, c, row, { base, read, prefer }),

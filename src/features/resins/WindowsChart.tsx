@@ -11,6 +11,7 @@ import {
   YAxis,
 } from 'recharts';
 import type { ResinSheet, WindowsAtTemperature } from '@/core/resin';
+import { roomAir } from '@/shop/room';
 import { fromSI } from '@/core/units';
 import { useShop } from '@/data/hooks';
 import { computeClient } from '@/workers/client';
@@ -50,7 +51,7 @@ function useWindows(sheet: ResinSheet): { rows: readonly WindowsAtTemperature[];
 
 /** How long the marks of a sheet take at each room temperature, worked out in the worker. */
 export function WindowsChart({ sheet }: { sheet: ResinSheet }) {
-  const { settings } = useShop();
+  const { settings, room } = useShop();
   const symbol = settings.units === 'us' ? '°F' : '°C';
   const { rows, trouble } = useWindows(sheet);
   const data = rows.map((r) => ({
@@ -107,11 +108,11 @@ export function WindowsChart({ sheet }: { sheet: ResinSheet }) {
               }}
             />
             <ReferenceLine
-              x={fromSI(settings.roomTemperatureK, symbol)}
+              x={fromSI(roomAir(room).temperatureK, symbol)}
               stroke="#22302f"
               strokeWidth={1.5}
               label={{
-                value: 'room as set',
+                value: room.last ? 'room now' : 'room, usual',
                 fontSize: 12,
                 position: 'insideTopRight',
                 fill: '#22302f',

@@ -41,6 +41,9 @@ export type SheetDraft = {
   light: 'not said' | 'stable' | 'yellows';
   /** Greatest share of colour; empty: the sheet does not say. */
   colour: string;
+  /** Ends of the room that it cures in; both empty: not said. */
+  coldest: string;
+  warmest: string;
 } & Record<keyof SheetTimes, string>;
 
 export type SheetField = keyof SheetDraft;
@@ -88,6 +91,8 @@ export const TYPICAL: SheetDraft = {
   foodFor: '',
   light: 'not said',
   colour: '',
+  coldest: '',
+  warmest: '',
   workingS: '40 min',
   noFlowS: '5 h',
   leatheryS: '7 h',
@@ -131,6 +136,8 @@ export function draftOfResin(resin: Resin, format: Format): SheetDraft {
       declared.serviceK === null ? '' : editText(declared.serviceK, format.typed('temperature')),
     ...{ foodBy: declared.food?.by ?? '', foodFor: declared.food?.for ?? '' },
     colour: declared.colourShare === null ? '' : editText(declared.colourShare, '%'),
+    coldest: declared.curesK ? editText(declared.curesK.min, format.typed('temperature')) : '',
+    warmest: declared.curesK ? editText(declared.curesK.max, format.typed('temperature')) : '',
     light: declared.uvStable === null ? 'not said' : declared.uvStable ? 'stable' : 'yellows',
   };
 }
@@ -151,6 +158,19 @@ function fieldOf(path: readonly (string | number)[]): readonly [SheetField, Quan
   return FIELD_OF[String(path[0])] ?? ['name', 'number'];
 }
 
+/** Reads the room that a resin cures in: both ends, or neither. */
+function readRoom(draft: SheetDraft, reader: FieldReader<SheetField>): Declared['curesK'] {
+  const [coldest, warmest] = [draft.coldest.trim(), draft.warmest.trim()];
+  if (coldest === '' && warmest === '') return null;
+  if (coldest === '') reader.errors.coldest = 'And not below?';
+  if (warmest === '') reader.errors.warmest = 'And not above?';
+  if (coldest === '' || warmest === '') return null;
+  const min = reader.quantity('coldest', coldest, 'temperature', ROOM_LIMITS_K);
+  const max = reader.quantity('warmest', warmest, 'temperature', ROOM_LIMITS_K);
+  if (min > max) reader.errors.warmest = 'Must be warmer than the coldest.';
+  return { min, max };
+}
+
 /** Reads what a resin is declared for; both parts of a declaration for food are needed, or none. */
 function readDeclared(draft: SheetDraft, reader: FieldReader<SheetField>): Declared {
   const [by, what] = [draft.foodBy.trim(), draft.foodFor.trim()];
@@ -167,6 +187,7 @@ function readDeclared(draft: SheetDraft, reader: FieldReader<SheetField>): Decla
       draft.colour.trim() === ''
         ? null
         : reader.quantity('colour', draft.colour, 'share', COLOUR_LIMITS),
+    curesK: readRoom(draft, reader),
   };
 }
 
@@ -174,7 +195,7 @@ function readDeclared(draft: SheetDraft, reader: FieldReader<SheetField>): Decla
 export function readSheet(
   draft: SheetDraft,
   format: Format,
-): FormRead<SheetDraft, Omit<Resin, 'id'>> {
+): FormRead<SheetDraft, Omit<Resin, 'id' | 'learnsFromMs'>> {
   const reader = new FieldReader<SheetField>(format);
   const name = reader.text('name', draft.name, 120);
   const positive = { min: 1e-9 };

@@ -68,7 +68,7 @@ function useSettingsForm() {
   const format = useFormat();
   const [saved, onSaved] = useState(false);
   const read = (draft: SettingsDraft) => readSettings(draft, format);
-  const stored = draftOfSettings(settings, format);
+  const stored = draftOfSettings(settings);
   // The settings when typing began, as stored and as this form reads them: what others change since is theirs.
   const [begun, setBegun] = useState({ row: settings, draft: stored });
   const { register, handleSubmit, getValues, reset, formState } = useForm<SettingsDraft>({
@@ -79,6 +79,7 @@ function useSettingsForm() {
   const whole = (told: SettingsTold): Settings => ({
     ...told,
     lastBackupMs: settings.lastBackupMs,
+    sensor: settings.sensor,
   });
   const save = handleSubmit(async () => {
     const result = read(getValues());
@@ -101,7 +102,7 @@ function useSettingsForm() {
   });
   // Another tab saved: fields that are not being typed in follow, the others stay as they are.
   useEffect(() => {
-    reset(draftOfSettings(settings, format), { keepDirtyValues: true });
+    reset(draftOfSettings(settings), { keepDirtyValues: true });
     // The words of the fields follow the row alone.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [settings, reset]);
@@ -135,18 +136,6 @@ function SettingsForm() {
           label="Smallest step of the scale"
           error={error('scaleDigit')}
           {...register('scaleDigit')}
-        />
-        <TextField
-          label="Room temperature"
-          hint="Until a reading says otherwise"
-          error={error('room')}
-          {...register('room')}
-        />
-        <TextField
-          label="Humidity of the room"
-          hint="Relative; drying clocks follow it"
-          error={error('humidity')}
-          {...register('humidity')}
         />
         <TextField
           label="The shop opens"

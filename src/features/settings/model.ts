@@ -1,6 +1,4 @@
-import { HUMIDITY_LIMITS } from '@/core/climate';
 import type { PrepSchools } from '@/core/prep';
-import { ROOM_LIMITS_K } from '@/core/resin';
 import { editText, type UnitSystem } from '@/core/units';
 import type { Settings } from '@/records';
 import { FieldReader } from '@/features/common/fieldReader';
@@ -12,7 +10,6 @@ export interface SettingsDraft {
   units: UnitSystem;
   scaleUnit: 'g' | 'oz';
   scaleDigit: string;
-  room: string;
   opens: string;
   closes: string;
   person: string;
@@ -20,7 +17,6 @@ export interface SettingsDraft {
   rule: 'five' | 'six';
   currency: string;
   consumables: string;
-  humidity: string;
   prep: PrepSchools;
 }
 
@@ -35,12 +31,11 @@ export function parseTimeOfDay(text: string): number | null {
   return Number(found[2] ?? 0) < 60 && minutes <= 1440 ? minutes : null;
 }
 
-export function draftOfSettings(settings: Settings, format: Format): SettingsDraft {
+export function draftOfSettings(settings: Settings): SettingsDraft {
   return {
     units: settings.units,
     scaleUnit: settings.scaleUnit,
     scaleDigit: editText(settings.scaleDigitKg, settings.scaleUnit),
-    room: editText(settings.roomTemperatureK, format.typed('temperature')),
     opens: hhmm(settings.opensMin),
     closes: hhmm(settings.closesMin),
     person: settings.person,
@@ -48,13 +43,12 @@ export function draftOfSettings(settings: Settings, format: Format): SettingsDra
     rule: settings.rule,
     currency: settings.currency,
     consumables: String(settings.consumables),
-    humidity: editText(settings.roomHumidity, '%'),
     prep: settings.prep,
   };
 }
 
 /** What the form tells; the rest of the settings is noted by what is done. */
-export type SettingsTold = Omit<Settings, 'lastBackupMs'>;
+export type SettingsTold = Omit<Settings, 'lastBackupMs' | 'sensor'>;
 
 /** Reads the settings form. */
 export function readSettings(
@@ -76,8 +70,6 @@ export function readSettings(
     min: 1e-6,
     max: 0.1,
   });
-  const roomTemperatureK = reader.quantity('room', draft.room, 'temperature', ROOM_LIMITS_K);
-  const roomHumidity = reader.quantity('humidity', draft.humidity, 'share', HUMIDITY_LIMITS);
   if (!reader.sound || opensMin === null || closesMin === null)
     return { ok: false, errors: reader.errors };
   const { units, scaleUnit, rule } = draft;
@@ -88,8 +80,6 @@ export function readSettings(
       units,
       scaleUnit,
       scaleDigitKg,
-      roomTemperatureK,
-      roomHumidity,
       opensMin,
       closesMin,
       person: draft.person.trim(),

@@ -4,6 +4,7 @@ import equal from 'fast-deep-equal';
 import Link from 'next/link';
 import { memo } from 'react';
 import { useNow, useShop } from '@/data/hooks';
+import { roomAir } from '@/shop/room';
 import { Figure } from '@/ui/Figure';
 import { Outline } from '../common/Outline';
 import { STATE_FILL } from '../common/stateWords';
@@ -111,10 +112,10 @@ export function BenchStrip() {
         >
           <Box>
             <Figure fontWeight="600">
-              {show(shop.settings.roomTemperatureK, 'temperature').text}
+              {show(roomAir(shop.room).temperatureK, 'temperature').text}
             </Figure>
             <Box fontSize="xs" color="ink2">
-              {roomWords(shop, now)}
+              {roomWords(shop.room, now)}
             </Box>
           </Box>
         </Flex>

@@ -1,3 +1,4 @@
+import type { Room } from '@/shop/room';
 import type { Shop } from '@/shop/shop';
 import type { Area, Id } from '@/records';
 import { clockText, spanText } from '../common/clockText';
@@ -128,16 +129,9 @@ export function readStrip(shop: Shop, nowMs: number): Strip {
   return { items, troubles: [...troubles, ...clocks.troubles] };
 }
 
-/** How the room's temperature became known: read at an instant, or only set. */
-export function roomWords(
-  { air, settings }: Pick<Shop, 'air' | 'settings'>,
-  nowMs: number,
-): string {
-  const newest = air.at(-1);
-  return newest?.temperatureK === settings.roomTemperatureK
-    ? `room, read ${clockText(newest.fromMs, nowMs)}`
-    : 'room, as set';
-}
+/** How the room's temperature became known: read at an instant, or only taken as usual. */
+export const roomWords = ({ last }: Pick<Room, 'last'>, nowMs: number): string =>
+  last ? `room, read ${clockText(last.atMs, nowMs)}` : 'room, taken as usual';
 
 export const stripItems = (shop: Shop, nowMs: number): readonly StripItem[] =>
   readStrip(shop, nowMs).items;

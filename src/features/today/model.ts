@@ -30,6 +30,7 @@ export interface Lane {
 }
 
 function coatBands(view: CoatView, untilMs: number, nowMs: number): Band[] {
+  const { pouredMs } = view.coat;
   return (view.clock?.spans ?? [])
     .filter((span) => span.fromMs < untilMs)
     .map((span) => {
@@ -39,7 +40,8 @@ function coatBands(view: CoatView, untilMs: number, nowMs: number): Band[] {
         key: `${view.coat.id}-${span.state}`,
         fill: STATE_FILL[span.state],
         label: STATE_WORDS[span.state],
-        fromMs: span.fromMs,
+        // Its clock runs from the mix; on the piece it lies from the pour on.
+        fromMs: Math.max(span.fromMs, pouredMs ?? span.fromMs),
         toMs,
         endWords: shuts ? `shuts ${clockText(span.toMs ?? 0, nowMs)}` : '',
         beside: false,

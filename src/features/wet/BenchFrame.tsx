@@ -63,7 +63,7 @@ function WorkingClock({ view }: { view: WetView }) {
         color={over || left < 5 * 60_000 ? 'oxide' : 'ink'}
       >
         <Explained
-          explanation={workingExplanation(view.resin.sheet, view.massKg, view.session.temperatureK)}
+          explanation={workingExplanation(view.resin.sheet, view.massKg, view.roomK)}
           quantity="duration"
         >
           <Figure>{figure}</Figure>
@@ -76,8 +76,7 @@ function WorkingClock({ view }: { view: WetView }) {
         )}
       </Box>
       <Box fontSize="sm" color="ink2">
-        {show(view.massKg, 'mass').text} in one cup at{' '}
-        {show(view.session.temperatureK, 'temperature').text}
+        {show(view.massKg, 'mass').text} in one cup at {show(view.roomK, 'temperature').text}
       </Box>
     </Box>
   );

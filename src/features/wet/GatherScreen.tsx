@@ -117,7 +117,8 @@ export function GatherScreen({ coatId }: { coatId: string }) {
   const heldOf = (v: CoatView) => holdsOf(shop, v.piece, v.coat.id, now).length;
   const [others, setOthers] = useState<readonly string[]>([]);
   const [room, setRoom] = useState(
-    editText(shop.settings.roomTemperatureK, format.typed('temperature')),
+    // What nobody read is not filled in: it would be logged as read.
+    shop.room.last ? editText(shop.room.last.temperatureK, format.typed('temperature')) : '',
   );
   const [starting, setStarting] = useState(false);
   const [sessionId, setSessionId] = useState<string | null>(null);

@@ -41,7 +41,7 @@ function Done({ view: wet }: { view: WetView }) {
         const recoat = clock?.windows.find((w) => w.kind === 'recoat');
         const time = (at: number | null = null, ripeS: number | null = null, title = '') => (
           <Explained
-            explanation={clockExplanation(clockNow(view), title, ripeS ?? 0)}
+            explanation={clockExplanation(clockNow(view, shop.room, now), title, ripeS ?? 0)}
             quantity="duration"
           >
             <Figure fontWeight="600">{clockText(at ?? NaN, now)}</Figure>
@@ -91,7 +91,8 @@ export function WetScreen({ sessionId: told }: { sessionId: string }) {
   const shop = useShop();
   const act = useAct();
   const router = useRouter();
-  const view = wetView(shop, sessionId);
+  const now = useNow();
+  const view = wetView(shop, sessionId, now);
   if (!view || (view.session.endedMs !== null && view.step !== 'done'))
     return (
       <Box p="8" fontSize="lg">

@@ -1,16 +1,16 @@
-import { demoView } from '../test/shop';
+import { demoView, NOW } from '../test/shop';
 import { ratioGauge, wantedB, wetView } from './model';
 
 const shop = demoView();
 
 describe('wet session', () => {
   const session = shop.sessions[0];
-  const view = wetView(shop, session?.id ?? '');
+  const view = wetView(shop, session?.id ?? '', NOW);
   if (!view) throw new Error('no session');
   it('knows where it stands and when the working time ends', () => {
     expect(view.step).toBe('done');
     expect((view.workingEndsMs ?? 0) - (view.batch.mixedMs ?? 0)).toBeCloseTo(view.workingMs, 2);
-    expect(wetView(shop, 'gone')).toBeNull();
+    expect(wetView(shop, 'gone', NOW)).toBeNull();
   });
   it('B follows the A that was weighed: 100 : 45 by weight', () => {
     expect(wantedB({ batch: { ...view.batch, aKg: 0.2 }, resin: view.resin })).toBeCloseTo(

@@ -9,9 +9,9 @@ export type WetView = Omit<SessionAt, 'coats'> & {
 };
 
 /** Everything that a wet session's screen shows, or null when there is no such session. */
-export function wetView(shop: Shop, sessionId: string): WetView | null {
+export function wetView(shop: Shop, sessionId: string, nowMs: number): WetView | null {
   const session = byId(shop.sessions, sessionId);
-  const at = session ? sessionAt(shop, session) : null;
+  const at = session ? sessionAt(shop, session, nowMs) : null;
   if (!at) return null;
   const coats = at.coats.flatMap((coat) => {
     const piece = byId(shop.pieces, coat.pieceId);

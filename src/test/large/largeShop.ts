@@ -1,7 +1,7 @@
 import { seededRandom } from '@/core/numeric';
 import { SCHEMA_VERSION } from '@/data/migrations';
 import { DEMO_RESINS } from '@/demo/resins';
-import { asId, BATCHES, DEFAULT_SETTINGS, type PrepRecord, TASKS } from '@/records';
+import { asId, BATCHES, DEFAULT_SETTINGS, type PrepRecord, roomDays, TASKS } from '@/records';
 import { LargeRows } from './rows';
 
 const HOUR = 3_600_000;
@@ -88,7 +88,16 @@ export function largeShop(nowMs: number, pieces: number = LARGE.pieces): string 
       batches,
       coats,
     },
-    ...{ layers: [], templates: [], drafts: [], defects: [], photos: [], tasks, air: [], log },
+    ...{
+      layers: [],
+      templates: [],
+      drafts: [],
+      defects: [],
+      photos: [],
+      tasks,
+      room: roomDays(b.readings),
+      log,
+    },
   };
   return JSON.stringify({
     ...{ format: 'bilamina.shop', version: SCHEMA_VERSION, exportedMs: nowMs, tables },
@@ -104,7 +113,7 @@ function openSession(b: LargeRows, nowMs: number): void {
   const of = { resinId, coatIds: [coat.id] };
   const startedMs = nowMs - 60_000;
   b.sessions.push({
-    ...{ ...of, id: LARGE_SESSION, temperatureK: 295.15, startedMs, endedMs: null },
+    ...{ ...of, id: LARGE_SESSION, startedMs, endedMs: null },
   });
   b.batches.push({
     ...{ ...of, id: BATCH, sessionId: LARGE_SESSION },

@@ -16,6 +16,7 @@ import {
   plainArea,
   plainCoat,
   type Resin,
+  type SourcedReading,
   type WetSession,
 } from '@/records';
 import type { CoatSpec } from '@/demo/acts';
@@ -38,6 +39,7 @@ export class LargeRows {
   readonly areas: Area[] = [];
   readonly coats: Coat[] = [];
   readonly sessions: WetSession[] = [];
+  readonly readings: SourcedReading[] = [];
   readonly batches: Batch[] = [];
   readonly log: LogEntry[] = [];
   private readonly random = seededRandom(1874);
@@ -160,7 +162,6 @@ export class LargeRows {
       id: sessionId,
       resinId: resin.id,
       coatIds: [coatId],
-      temperatureK,
       startedMs: at(-17),
       endedMs: at(9),
     });
@@ -200,8 +201,14 @@ export class LargeRows {
       figures: { thicknessM, temperatureK },
     });
     this.write(at(9), 'covered', { ...about, coatId, text: name });
-    const history = [{ fromMs: at(0), temperatureK }];
-    const poured: Coat = { ...coat, batchId, pouredMs: at(0), coveredMs: at(9), history };
+    this.readings.push({
+      ...{ atMs: at(-17), temperatureK, humidity: null, surfaceK: null },
+      source: { how: 'typed', by: 'Ines', coatId: null, out: false },
+    });
+    const poured: Coat = {
+      ...{ ...coat, batchId },
+      ...{ mixedMs: at(-11), pouredMs: at(0), coveredMs: at(9) },
+    };
     this.coats.splice(this.coats.indexOf(coat), 1, poured);
     return poured;
   }

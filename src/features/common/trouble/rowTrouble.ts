@@ -15,7 +15,7 @@ const SINGULAR: Readonly<Record<TableName, string>> = {
   drafts: 'draft',
   tasks: 'step',
   templates: 'list of steps',
-  air: 'reading of the air',
+  room: 'day of the room’s record',
   log: 'entry of the log',
 };
 

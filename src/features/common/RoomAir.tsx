@@ -5,21 +5,21 @@ import { DEW_MARGIN_K, dewExplanation, dewMargin, METER_K } from '@/core/prep';
 import { editText } from '@/core/units';
 import { useAct, useNow, useShop } from '@/data/hooks';
 import { noteRoom } from '@/data/repos/room';
-import { resolverOf } from '@/features/common/formErrors';
-import { Explained } from '@/features/common/Explained';
-import { useFormat } from '@/features/common/useFormat';
+import { resolverOf } from './formErrors';
+import { Explained } from './Explained';
+import { useFormat } from './useFormat';
 import { airAt } from '@/shop/prepFacts';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import { TextField } from '@/ui/TextField';
-import { readAir, type AirDraft } from './model';
+import { readAir, type AirDraft } from './readAir';
 
 /** How far the surface stands above the dew point of the air that was noted last. */
 function Margin() {
   const shop = useShop();
   const now = useNow();
   const { show } = useFormat();
-  const air = airAt(shop.air, now);
+  const air = airAt(shop.room, now);
   const margin = air ? dewMargin({ air }) : null;
   if (!air || !margin)
     return (
@@ -48,14 +48,14 @@ function Margin() {
 
 /** The air of the room: every layer that dries and every coat that cures follows it from now on. */
 export function RoomAir() {
-  const { settings } = useShop();
+  const { room } = useShop();
   const act = useAct();
   const format = useFormat();
   const read = (draft: AirDraft) => readAir(draft, format);
   const { register, handleSubmit, getValues, formState } = useForm<AirDraft>({
     values: {
-      temperature: editText(settings.roomTemperatureK, format.typed('temperature')),
-      humidity: editText(settings.roomHumidity, '%'),
+      temperature: room.last ? editText(room.last.temperatureK, format.typed('temperature')) : '',
+      humidity: room.last?.humidity ? editText(room.last.humidity, '%') : '',
       surface: '',
     },
     resolver: resolverOf(read),
