@@ -2,7 +2,9 @@ import type { ShopDb } from '@/data/db';
 import { noteBackup, saveResin, saveSettings } from '@/data/repos/bench';
 import { US_FLUID_OUNCE_M3 } from '@/core/units';
 import { asId, DEFAULT_SETTINGS, plainArea } from '@/records';
+import { addReadings } from '@/data/repos/room';
 import { Bench, drawn } from './acts';
+import { loggerMonth } from './logger';
 import { LENS_BOX, lensOutline, lensPhoto, lensPlan } from './lampLens';
 import { tellLampRoomTray } from './lampRoomTray';
 import { tellPlaces } from './places';
@@ -280,6 +282,8 @@ export async function tellStory(db: ShopDb, endMs: number): Promise<void> {
   tellLampRoomTray(b, ago, MILLRACE);
   tellPlaces(b, ago, MILLRACE);
   room(b, ago);
+  // The shelf’s logger is read out today: a month at once.
+  story.at(ago(0, 0.1), (db2, c) => addReadings(db2, c, loggerMonth(endMs)));
   story.at(ago(2), (db2, c) => noteBackup(db2, c));
   await story.play(db);
 }

@@ -82,7 +82,7 @@ export function RoomAir() {
             {...register('temperature')}
           />
           <TextField
-            label="Surface, if read"
+            label="Surface"
             error={formState.errors.surface?.message}
             {...register('surface')}
           />

@@ -96,7 +96,7 @@ describe('clocks', () => {
     const [tear] = dryingTasks(shop, piece('Timetable canvas'), NOW);
     if (!tear) throw new Error('nothing dries');
     expect(plain(stateText(tear, NOW))).toMatch(
-      /^drying until Wed \d\d:\d\d, between Wed 0\d:\d\d and Wed \d\d:\d\d$/,
+      /^drying until Wed \d\d:\d\d, between Wed 0\d:\d\d and Thu 0\d:\d\d$/,
     );
     // Four hours at 22 °C and 56 %: the pace is (1 − 0.56) / (1 − 0.5) = 0.88.
     expect(tear.dry?.rate).toBeCloseTo(0.88, 3);
@@ -104,8 +104,8 @@ describe('clocks', () => {
   });
   it('each state has its words', () => {
     expect(stateText(placed('Timetable canvas', 'lint'), NOW)).toMatch(/^not before Wed/);
-    expect(stateText(placed('Viaduct painting', 'tooth'), NOW)).toBe('not needed until 16:19');
-    expect(stateText(placed('Viaduct painting', 'wipe'), NOW)).toBe('not needed until 16:19');
+    expect(stateText(placed('Viaduct painting', 'tooth'), NOW)).toBe('not needed until 16:52');
+    expect(stateText(placed('Viaduct painting', 'wipe'), NOW)).toBe('not needed until 16:52');
     expect(stateText(placed('Guard’s paddle', 'rub test'), NOW)).toBe(
       'again, after “Fix the art with matte spray”',
     );

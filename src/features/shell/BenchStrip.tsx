@@ -5,10 +5,13 @@ import Link from 'next/link';
 import { memo } from 'react';
 import { useNow, useShop } from '@/data/hooks';
 import { roomAir } from '@/shop/room';
+import { roomAlarms } from '@/shop/roomAlarms';
+import type { Shop } from '@/shop/shop';
 import { Figure } from '@/ui/Figure';
 import { Outline } from '../common/Outline';
 import { STATE_FILL } from '../common/stateWords';
-import { useFormat } from '../common/useFormat';
+import { alarmWords } from '../common/alarmWords';
+import { useFormat, type Format } from '../common/useFormat';
 import { RowTroubles } from '../common/trouble';
 import { readStrip, roomWords, type StripItem } from './stripModel';
 
@@ -54,11 +57,41 @@ const Clock = memo(function Clock({ item }: { item: StripItem }) {
   );
 }, saysTheSame);
 
+/** What the room does to a coat that cures, on every page; the first of them in full. */
+function RoomAlarmBar({ shop, now, format }: { shop: Shop; now: number; format: Format }) {
+  const alarms = roomAlarms(shop, now);
+  const [first] = alarms;
+  if (!first) return null;
+  const { title, detail } = alarmWords(first, now, format);
+  return (
+    <Flex
+      role="alert"
+      gap="3"
+      px="5"
+      py="2"
+      bg="oxide"
+      color="card"
+      align="baseline"
+      wrap="wrap"
+      fontSize="sm"
+    >
+      <Box fontWeight="600">! {title}</Box>
+      <Box flex="1" minW="260px">
+        {detail}
+      </Box>
+      <Box asChild textDecoration="underline" fontWeight="600">
+        <Link href="/room">{alarms.length > 1 ? `All ${alarms.length} alarms` : 'The room'}</Link>
+      </Box>
+    </Flex>
+  );
+}
+
 /** One clock for each wet batch and curing coat, on every page. */
 export function BenchStrip() {
   const shop = useShop();
   const now = useNow();
-  const { show } = useFormat();
+  const format = useFormat();
+  const { show } = format;
   const { items, troubles } = readStrip(shop, now);
   return (
     <>
@@ -110,16 +143,17 @@ export function BenchStrip() {
           borderColor="line"
           flex="0 0 auto"
         >
-          <Box>
+          <Link href="/room">
             <Figure fontWeight="600">
               {show(roomAir(shop.room).temperatureK, 'temperature').text}
             </Figure>
             <Box fontSize="xs" color="ink2">
               {roomWords(shop.room, now)}
             </Box>
-          </Box>
+          </Link>
         </Flex>
       </Flex>
+      <RoomAlarmBar shop={shop} now={now} format={format} />
       <RowTroubles troubles={troubles} />
     </>
   );

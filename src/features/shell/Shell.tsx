@@ -1,9 +1,10 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
 import Link from 'next/link';
+import dynamic from 'next/dynamic';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { ActProvider, ShopProvider } from '@/data/hooks';
+import { ActProvider, ShopProvider, useShop } from '@/data/hooks';
 import { Patterns } from '@/ui/Patterns';
 import { Boundary } from '../common/trouble';
 import { BenchStrip } from './BenchStrip';
@@ -12,6 +13,10 @@ import { PLACES } from './nav';
 import { OpeningShop, OvertakenBar } from './OpeningShop';
 import { StorageTrouble } from './StorageTrouble';
 import { ReadTroubleBar, WriteFailureBar } from './WriteFailureBar';
+
+const FollowSensor = dynamic(() => import('./FollowSensor').then((m) => m.FollowSensor), {
+  ssr: false,
+});
 
 const isHere = (pathname: string, href: string) =>
   href === '/' ? pathname === '/' : pathname.startsWith(href);
@@ -96,6 +101,12 @@ function Frame({ pathname, children }: { pathname: string; children: ReactNode }
   );
 }
 
+/** Only a shop that has a sensor loads what follows it. */
+function Sensor() {
+  const { sensor } = useShop().settings;
+  return sensor && <FollowSensor choice={sensor} />;
+}
+
 /** Frame of every page: bench strip, rail, and the bar that says when something was not saved. */
 export function Shell({ children }: { children: ReactNode }) {
   const pathname = usePathname();
@@ -110,6 +121,7 @@ export function Shell({ children }: { children: ReactNode }) {
           <Patterns />
           <DemoOnAsking />
           <Frame pathname={pathname}>{children}</Frame>
+          <Sensor />
           <WriteFailureBar />
         </ActProvider>
       </ShopProvider>

@@ -1,0 +1,5 @@
+import { RoomScreen } from '@/features/room';
+
+export default function Page() {
+  return <RoomScreen />;
+}

@@ -1,0 +1,1 @@
+export { RoomScreen } from './RoomScreen';
