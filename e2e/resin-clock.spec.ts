@@ -36,7 +36,8 @@ test('a resin in its cup: what to do when, and what a larger batch or warm bottl
   await openDemo(page, '/resins');
   await page.getByRole('heading', { name: 'Millrace Clear' }).click();
   const cup = page.getByRole('region', { name: 'In the cup' });
-  // 40 min at 100 g by its sheet; twice the mass has a little less.
+  // 40 min at 100 g and 22 °C by its sheet; twice the mass has a little less.
+  await cup.getByLabel('Room').fill('22 °C');
   await expect(cup.getByText('39 min', { exact: true }).first()).toBeVisible();
   await expect(cup.getByText('clings: go round the edges')).toBeVisible();
   await expect(cup.getByText('lines that are drawn stay')).toBeVisible();

@@ -28,6 +28,8 @@ export interface PlanGround {
   readonly coats: readonly BuildCoat[];
   /** Areas whose pores Prepare has closed. */
   readonly sealed: ReadonlySet<string>;
+  /** Room that it is poured in, K; left out: the sheet’s own. */
+  readonly roomK?: number | undefined;
 }
 
 /** Areas whose pores Prepare has closed; a face that was sealed before it was cut is so in all its places. */
@@ -44,7 +46,7 @@ export function sealedAreas(
 /** A coat on its piece as the computation takes it. */
 export const planOf = <C extends PlanCoat>(
   coat: C,
-  { piece, areas, wholes, layers, coats, sealed }: PlanGround,
+  { piece, areas, wholes, layers, coats, sealed, roomK }: PlanGround,
   sheet: ResinSheet,
 ): PlanInput<C> => ({
   coat,
@@ -54,7 +56,7 @@ export const planOf = <C extends PlanCoat>(
     tilt: piece.level?.tilt ?? null,
     bellyM: piece.bellyM,
   },
-  ...{ areas, wholes, layers, coats, sheet, sealed },
+  ...{ areas, wholes, layers, coats, sheet, sealed, roomK },
   looseRelief: areas.some(
     (a) => coat.areaIds.includes(a.id) && a.damage.some((d) => d.kind === 'loose relief'),
   ),

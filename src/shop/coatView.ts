@@ -23,7 +23,7 @@ import type { Area, Batch, Coat, Layer, Piece, Resin, Settings } from '@/records
 import { clockOf } from './clockOf';
 import { byId, ofPiece } from './ofPiece';
 import { placesIn } from './places';
-import { airThen, recordOf, roomAir, type Room } from './room';
+import { airThen, planRoomK, recordOf, roomAir, type Room } from './room';
 import { each, type Tolerated } from './rowTrouble';
 import type { Shop } from './shop';
 
@@ -39,6 +39,8 @@ export interface CoatView {
     readonly coats: readonly Coat[];
     readonly layers: readonly Layer[];
     readonly sealed: ReadonlySet<string>;
+    /** Room that films and mixes are planned with, K. */
+    readonly roomK: number;
   };
   readonly resin: Resin;
   readonly batch: Batch | null;
@@ -59,6 +61,8 @@ export interface PieceView {
   readonly layers: readonly Layer[];
   /** Areas whose pores Prepare has closed. */
   readonly sealed: ReadonlySet<string>;
+  /** Room that films and mixes are planned with, K. */
+  readonly roomK: number;
   readonly coats: readonly CoatView[];
   /** The topmost coat that lies on the piece. */
   readonly top: CoatView | null;
@@ -109,11 +113,14 @@ const known = new Map<string, Known>();
 function makeView(shop: Shop, piece: Piece, nowMs: number, before: Known | undefined): PieceView {
   const surveyed = before?.view.surveyed ?? areasOf(shop, piece.id);
   const { areas, wholes, drawn } = placesIn(surveyed);
-  const around = before?.view.coats[0]?.around ?? {
+  const roomK = planRoomK(shop.room);
+  const kept = before?.view.coats[0]?.around;
+  const around = (kept?.roomK === roomK && kept) || {
     ...{ areas, wholes },
     coats: ofPiece(shop.coats, piece.id),
     layers: ofPiece(shop.layers, piece.id),
     sealed: sealedAreas(ofPiece(shop.tasks, piece.id), areas),
+    roomK,
   };
   const own = around.coats
     .map((coat) => viewCoat(coat, piece, shop, nowMs, around))
@@ -123,6 +130,7 @@ function makeView(shop: Shop, piece: Piece, nowMs: number, before: Known | undef
     ...{ areas, wholes, drawn, surveyed },
     layers: around.layers,
     sealed: around.sealed,
+    roomK: around.roomK,
     coats: own,
     top: own.findLast((v) => v.clock !== null) ?? null,
     upcoming: own.find((v) => v.clock === null) ?? null,

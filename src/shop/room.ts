@@ -11,6 +11,7 @@ import {
   type ReadStep,
   type RoomReading,
 } from '@/core/climate';
+import { ICE_POINT_K } from '@/core/units';
 import { readingsOf, type RoomDay, type SourcedReading } from '@/records';
 
 /** The room as it was read last, believed. */
@@ -141,6 +142,12 @@ export function airThen(steps: readonly AirStep[], atMs: number): AirStep {
 /** The air that the shop reckons with now: as it was read last, else the assumed one. */
 export const roomAir = ({ read }: Pick<Room, 'read'>): { temperatureK: number; humidity: number } =>
   read.at(-1) ?? ASSUMED_AIR;
+
+/**
+ * Room that films and mixes are planned with, K: to the degree, so that a plan does not flicker with each reading.
+ */
+export const planRoomK = (room: Pick<Room, 'read'>): number =>
+  Math.round(roomAir(room).temperatureK - ICE_POINT_K) + ICE_POINT_K;
 
 /** Doubts of a day, one or null for each of its readings; those of coats and those taken out are not judged. */
 export function doubtsOfDay(day: RoomDay): readonly (ReadingDoubt | null)[] {

@@ -25,6 +25,8 @@ export interface PieceRows {
   readonly layers: readonly Layer[];
   readonly tasks: readonly PrepRecord[];
   readonly resins: readonly Resin[];
+  /** Room that is planned with, K. */
+  readonly roomK?: number | undefined;
 }
 
 /**
@@ -40,6 +42,7 @@ export function settledCoats({
   layers,
   tasks,
   resins,
+  roomK,
 }: PieceRows): Coat[] {
   const laid = [...coats].sort((a, b) => a.order - b.order);
   const { areas, wholes } = placesIn(rows);
@@ -47,7 +50,7 @@ export function settledCoats({
   for (const [i, coat] of laid.entries()) {
     const sheet = resins.find((r) => r.id === coat.resinId)?.sheet;
     if (coat.batchId !== null || !sheet) continue;
-    const ground: PlanGround = { piece, areas, wholes, layers, coats: laid, sealed };
+    const ground: PlanGround = { piece, areas, wholes, layers, coats: laid, sealed, roomK };
     const found = filmOf(coat, ground, sheet);
     if (found.ok) laid[i] = settledAs(coat, found.value.thicknessM, found.value.staysM);
     else if (coat.staysM.length !== coat.areaIds.length)

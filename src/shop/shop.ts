@@ -18,7 +18,7 @@ import {
   type WetSession,
 } from '@/records';
 import { ofPiece } from './ofPiece';
-import { roomOf, type Room } from './room';
+import { planRoomK, roomOf, type Room } from './room';
 import { settledCoats, type PieceRows } from './settled';
 
 /** All small tables of the shop as they are now, what is planned settled; log and photos are asked for where they are shown. */
@@ -73,6 +73,7 @@ const sameRows = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a === b || (a.length === b.length && a.every((row, i) => row === b[i]));
 const sameBehind = (a: PieceRows, b: PieceRows): boolean =>
   a.piece === b.piece &&
+  a.roomK === b.roomK &&
   sameRows(a.coats, b.coats) &&
   sameRows(a.areas, b.areas) &&
   sameRows(a.layers, b.layers) &&
@@ -87,13 +88,14 @@ function settledOr(rows: PieceRows): readonly Coat[] {
   }
 }
 
-function settle({ pieces, areas, coats, layers, resins, tasks }: ShopRows): readonly Coat[] {
+function settle({ pieces, areas, coats, layers, resins, tasks, room }: ShopRows): readonly Coat[] {
+  const roomK = planRoomK(roomOf(room));
   const here = known.get(resins) ?? new Map<string, Settled>();
   known.set(resins, here);
   const own = new Map<Coat, Coat>();
   for (const piece of pieces) {
     const of: PieceRows = {
-      ...{ piece, resins },
+      ...{ piece, resins, roomK },
       coats: ofPiece(coats, piece.id),
       areas: ofPiece(areas, piece.id),
       layers: ofPiece(layers, piece.id),

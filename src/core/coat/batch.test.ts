@@ -1,3 +1,4 @@
+import { thickeningOf } from '../resin';
 import { measureShape, type Shape } from '../geometry';
 import { seededRandom, normalQuantile } from '../numeric';
 import { TEST_SHEET } from '../resin/test/sheet';
@@ -21,7 +22,13 @@ describe('one batch for several coats', () => {
     if (!one.ok) throw new Error('no ledger');
     const { pouredM3, lines } = one.value;
     const batch = plan(Array.from({ length: 5 }, () => inputOf(panel)));
-    const cup = cupRest(5 * pouredM3, TEST_SHEET, 600, inputOf(panel).densityKgM3, true);
+    const cup = cupRest(
+      5 * pouredM3,
+      thickeningOf(TEST_SHEET),
+      600,
+      inputOf(panel).densityKgM3,
+      true,
+    );
     const poured = Math.hypot(
       lines
         .filter((l) => !['cup', 'reserve'].includes(l.id))

@@ -24,7 +24,7 @@ const coat = (thicknessM: number): LedgerInput => ({
   areas,
   thicknessM,
   densityKgM3: 1100,
-  law: { viscosityPaS: 1, doublingS: 720 },
+  law: { viscosityPaS: 1, workingS: 943.3 },
   restS: 600,
   reserve: { by: 'risk', confidence: 0.95 },
 });

@@ -1,7 +1,7 @@
 import { reachOf, steepest, type Tilt } from '../geometry';
 import { rootBetween, converged } from '../numeric';
 import { isWall, type Support } from '../piece';
-import { mixDensity, type ResinSheet } from '../resin';
+import { mixDensity, thickeningOf, type ResinSheet } from '../resin';
 import { fail, ok, type Result } from '../result';
 import { bellyShare } from './belly';
 import { beneath, isBrushed, type BuildCoat, type OnArea } from './buildUp';
@@ -49,6 +49,8 @@ export interface PlanInput<C extends PlanCoat = PlanCoat> {
   /** Layers that are not resin. */
   readonly layers?: readonly BuildLayer[];
   readonly sheet: ResinSheet;
+  /** Room that it is poured in, K; the sheet's own temperature when left out. */
+  readonly roomK?: number | undefined;
   /** Areas whose pores are closed. */
   readonly sealed: ReadonlySet<string>;
   /** The survey found parts of its relief loose. */
@@ -167,7 +169,7 @@ export function ledgerInput(plan: PlanInput, thicknessM: number): LedgerInput {
     })),
     thicknessM,
     densityKgM3: mixDensity(sheet),
-    law: sheet,
+    law: thickeningOf(sheet, plan.roomK),
     restS: coat.restS,
     reserve: coat.reserve,
     edges: wettingOf(coat.intent, wetsBy(coat)),

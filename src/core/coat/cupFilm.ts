@@ -1,4 +1,4 @@
-import { drainedEdgeMean, type DoublingLaw } from '../film';
+import { drainedEdgeMean, viscosityAfter, type Thickening } from '../film';
 import { assert } from '../result';
 
 /** How long a cup is held over the piece, s, and how well its film is known. Judgement, no source. */
@@ -24,14 +24,14 @@ export interface CupRest {
  */
 export function cupRest(
   volumeM3: number,
-  law: DoublingLaw,
+  law: Thickening,
   ageS: number,
   densityKgM3: number,
   glove: boolean,
 ): CupRest {
   assert(volumeM3 > 0 && ageS >= 0, 'cupRest', { volumeM3, ageS });
   const diameter = Math.cbrt((4 * volumeM3) / Math.PI);
-  const viscosity = law.viscosityPaS * 2 ** (ageS / law.doublingS);
+  const viscosity = viscosityAfter(law, ageS);
   const filmM = drainedEdgeMean(diameter, {
     densityKgM3,
     fluidityPerPa: CUP_DRAIN.forS / viscosity,

@@ -1,4 +1,4 @@
-import type { DoublingLaw } from '../film';
+import type { Thickening } from '../film';
 import { RESIN_DENSITY_KG_M3 } from '../resin';
 import type { Issue } from '../result';
 import type { Bead } from './bead';
@@ -83,7 +83,7 @@ export interface LedgerInput {
   readonly areas: readonly LedgerArea[];
   readonly thicknessM: number;
   readonly densityKgM3: number;
-  readonly law: DoublingLaw;
+  readonly law: Thickening;
   /** Age of the mix when the edges are wetted, s. */
   readonly restS: number;
   readonly reserve: ReserveSchool;
@@ -187,7 +187,7 @@ export function inputIssues(input: LedgerInput): Issue[] {
   check(['thicknessM'], input.thicknessM, THICKNESS_LIMITS_M.min, THICKNESS_LIMITS_M.max);
   check(['densityKgM3'], input.densityKgM3, RESIN_DENSITY_KG_M3.min, RESIN_DENSITY_KG_M3.max);
   check(['law', 'viscosityPaS'], input.law.viscosityPaS, 0.01, 100);
-  check(['law', 'doublingS'], input.law.doublingS, 30, 86400);
+  check(['law', 'workingS'], input.law.workingS, 60, 864_000);
   check(['restS'], input.restS, 0, 86400);
   check(['coverage'], input.coverage, 1e-3, 1);
   if (input.edges.by === 'flood') {

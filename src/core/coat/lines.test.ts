@@ -1,5 +1,5 @@
 import { capillaryLength } from '../capillary';
-import { tiltDifference } from '../film';
+import { fluidityLeft, tiltDifference } from '../film';
 import {
   coatLedger,
   PLAIN_AREA,
@@ -10,7 +10,7 @@ import {
   type LedgerLineId,
 } from '.';
 
-const law = { viscosityPaS: 1, doublingS: 720 };
+const law = { viscosityPaS: 1, workingS: 943.3 };
 const AREA: LedgerArea = {
   name: 'Face',
   areaM2: 0.06,
@@ -89,12 +89,12 @@ describe('each line by hand', () => {
   // Formula of thin-film levelling; when the resin stays fluid for long it is slope · (z_max − z_mean) · area.
   it('wedge', () => {
     const wedge = { lengthM: 0.3, aheadM: 0.15, slope: 3e-3 };
-    const slow = { ...law, doublingS: 80_000 };
+    const slow = { ...law, workingS: 104_800 };
     expect(ml(ledgerOf({ wedge }, { law: slow }), 'wedge')).toBeCloseTo(27, 3);
     const half =
       tiltDifference(0.3, 3e-3, 1.6e-3, {
         densityKgM3: 1100,
-        fluidityPerPa: 720 / Math.LN2,
+        fluidityPerPa: fluidityLeft(law),
       }) / 2;
     expect(ml(ledgerOf({ wedge }), 'wedge')).toBeCloseTo(half * 0.06 * 1e6, 9);
     // A triangle with its corner uphill: two thirds of its length lie before its middle.

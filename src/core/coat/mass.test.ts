@@ -84,7 +84,7 @@ function pieceOf(random: Random) {
     areas: [area],
     thicknessM: 5e-4 + random() * 4e-3,
     densityKgM3: 1100,
-    law: { viscosityPaS: 1, doublingS: 720 },
+    law: { viscosityPaS: 1, workingS: 943.3 },
     restS: 0,
     reserve: { by: 'risk', confidence: 0.95 },
   };

@@ -1,4 +1,4 @@
-import { splitMix, workingTime } from '../resin';
+import { splitMix, thickeningOf, workingTime } from '../resin';
 import { ok, type Result } from '../result';
 import { filmChecks, type CheckInput, type FilmCheck } from './checks';
 import {
@@ -47,6 +47,7 @@ export function checkInput(
     support: piece.support,
     tilt: piece.tilt,
     sheet,
+    law: thickeningOf(sheet, plan.roomK),
     runsOffM3: ledger?.lines.find((l) => l.id === 'run-off')?.volumeM3 ?? 0,
     workingS,
   };

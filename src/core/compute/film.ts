@@ -9,7 +9,7 @@ import {
   tolerableSlope,
   trappedBubble,
   waveLeft,
-  type DoublingLaw,
+  type Thickening,
 } from '../film';
 import { propLifts, type Point, type Tilt } from '../geometry';
 import { ok } from '../result';
@@ -30,12 +30,12 @@ interface EdgeRest {
   readonly heightM: number;
   readonly wantedM: number;
   readonly densityKgM3: number;
-  readonly law: DoublingLaw;
+  readonly law: Thickening;
   readonly workingS: number | null;
 }
 interface Film {
   readonly thicknessM: number;
-  readonly law: DoublingLaw;
+  readonly law: Thickening;
   readonly restS: number;
   readonly densityKgM3: number;
 }

@@ -168,7 +168,10 @@ function plan(input: CoatInput): Result<CoatPlan> {
   if (issues.length > 0) return fail(...issues);
   const planned: PlanCoat = { ...told, areaIds: told.areaIds ?? areas.map((a) => a.id) };
   const found = planCoat(
-    { coat: planned, piece, areas, coats, sheet, sealed: new Set(sealed) },
+    {
+      ...{ coat: planned, piece, areas, coats, sheet, sealed: new Set(sealed) },
+      roomK: roomTemperatureK,
+    },
     roomTemperatureK,
   );
   return found;

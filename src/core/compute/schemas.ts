@@ -77,8 +77,7 @@ const mixParts = {
 };
 export const mixPartsSchema = Joi.object(mixParts).required();
 
-const law = { viscosityPaS: number(), doublingS: number() };
-export const lawSchema = Joi.object(law).required();
+export const lawSchema = Joi.object({ viscosityPaS: number(), workingS: number() }).required();
 
 const TIME_NAMES = [
   'workingS',
@@ -95,7 +94,7 @@ const TIME_NAMES = [
 
 export const sheetSchema = Joi.object({
   ...mixParts,
-  ...law,
+  viscosityPaS: number(),
   activationEnergyJMol: number(),
   referenceTemperatureK: number(),
   workingMassKg: number(),

@@ -1,7 +1,7 @@
 import { STANDARD_GRAVITY } from '../units';
 import { assert } from '../result';
 import type { Liquid } from './liquid';
-import { fluidityLeft, type DoublingLaw } from './fluidity';
+import { fluidityLeft, type Thickening } from './thickening';
 
 /**
  * Mean thickness of the film that stays on a vertical edge after draining.
@@ -24,22 +24,34 @@ export function drainedEdgeMean(
   return (2 / 3) * Math.sqrt(heightM / (densityKgM3 * STANDARD_GRAVITY * fluidityPerPa));
 }
 
+/** Longest rest that is looked for, working times: past it a cup runs hot. */
+const LONGEST = 1.25;
+
 /**
  * Rest after mixing that leaves a wanted mean film on an edge.
  * @param meanM wanted mean, m, > 0 @param heightM height of the edge, m, > 0 @param law of the mix
  * @param densityKgM3 of the mix, > 0
- * @returns s; 0 when no rest is needed
+ * @returns s; 0 when no rest is needed, Infinity when no rest within the cup's life leaves as much
  * @throws RangeError outside those intervals
- * Source: `drainedEdgeMean` with the fluidity of a doubling law, turned round:
- *   Td · log2(9 ρ g τ0 · mean² / (4 H)). The rest must stay before the cup's hot phase.
+ * Source: `drainedEdgeMean` with the fluidity that is left after a rest, turned round by bisection: it only falls.
  */
 export function restForEdge(
   meanM: number,
   heightM: number,
-  law: DoublingLaw,
+  law: Thickening,
   densityKgM3: number,
 ): number {
   assert(meanM > 0 && heightM > 0 && densityKgM3 > 0, 'restForEdge', { meanM, heightM });
-  const drive = (9 * densityKgM3 * STANDARD_GRAVITY * meanM ** 2) / (4 * heightM);
-  return Math.max(0, law.doublingS * Math.log2(drive * fluidityLeft(law)));
+  const wanted = (4 * heightM) / (9 * densityKgM3 * STANDARD_GRAVITY * meanM ** 2);
+  const off = (restS: number) => fluidityLeft(law, restS) - wanted;
+  if (off(0) <= 0) return 0;
+  const longestS = LONGEST * law.workingS;
+  if (off(longestS) > 0) return Infinity;
+  let [low, high] = [0, longestS];
+  while (high - low > 0.1) {
+    const middle = (low + high) / 2;
+    if (off(middle) > 0) low = middle;
+    else high = middle;
+  }
+  return high;
 }

@@ -9,7 +9,7 @@ import {
   trappedBubble,
 } from '.';
 
-const law = { viscosityPaS: 1, doublingS: 720 };
+const law = { viscosityPaS: 1, workingS: 943.3 };
 const liquid = { densityKgM3: 1100, surfaceTension: 0.04, fluidityPerPa: 1039 };
 
 /** Each function with sound numbers, by name, and which of them may be 0. */
@@ -40,8 +40,9 @@ const GUARDED: readonly [
   ],
   [
     'fluidityLeft',
-    { eta: 1, Td: 720, from: 60 },
-    ({ eta, Td, from }) => fluidityLeft({ viscosityPaS: eta ?? NaN, doublingS: Td ?? NaN }, from),
+    { eta: 1, working: 2400, from: 60 },
+    ({ eta, working, from }) =>
+      fluidityLeft({ viscosityPaS: eta ?? NaN, workingS: working ?? NaN }, from),
     ['from'],
   ],
   [
@@ -81,6 +82,7 @@ it.each(GUARDED)('%s refuses each number that is not above its least', (name, so
   }
 });
 
-it('fluidity goes with one over the viscosity: 720 s / (ln 2 · 4 Pa s) is 259.7 /Pa', () => {
-  expect(fluidityLeft({ viscosityPaS: 4, doublingS: 720 })).toBeCloseTo(259.7, 1);
+it('fluidity goes with the working time over the viscosity', () => {
+  const once = fluidityLeft({ viscosityPaS: 1, workingS: 2400 });
+  expect(fluidityLeft({ viscosityPaS: 4, workingS: 7200 }) / once).toBeCloseTo(0.75, 12);
 });

@@ -1,5 +1,5 @@
 export type { Liquid } from './liquid';
-export { fluidityLeft, type DoublingLaw } from './fluidity';
+export { fluidityLeft, viscosityAfter, type Thickening } from './thickening';
 export { drainedEdgeMean, restForEdge } from './drainedEdge';
 export {
   LEVEL_SHARE,

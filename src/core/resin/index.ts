@@ -52,7 +52,7 @@ export {
   type StateSpan,
   type WindowKind,
 } from './coatClock';
-export { workingTime } from './workingTime';
+export { thickeningOf, workingTime } from './workingTime';
 export {
   LAMP_LAYER_M,
   lampExplanation,

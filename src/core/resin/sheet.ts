@@ -1,5 +1,4 @@
 import { fail, ok, type Issue, type Result } from '../result';
-import type { DoublingLaw } from '../film';
 import { mixPartsIssues, type MixParts } from './ratio';
 import { ROOM_LIMITS_K, type RateLaw } from './ripeHours';
 
@@ -19,7 +18,9 @@ export interface SheetTimes {
 }
 
 /** A resin's own data sheet, as far as the arithmetic needs it. */
-export interface ResinSheet extends MixParts, DoublingLaw, RateLaw {
+export interface ResinSheet extends MixParts, RateLaw {
+  /** Viscosity when part B meets part A, at the reference temperature, Pa s. */
+  readonly viscosityPaS: number;
   readonly times: SheetTimes;
   readonly workingMassKg: number;
   /** Film thickness that the sheet allows in one lift, m. */
@@ -65,7 +66,6 @@ export function checkSheet(sheet: ResinSheet): Result<ResinSheet> {
   const issues: Issue[] = [
     ...mixPartsIssues(sheet),
     ...within(['viscosityPaS'], sheet.viscosityPaS, 0.01, 100),
-    ...within(['doublingS'], sheet.doublingS, 30, 86400),
     ...within(['activationEnergyJMol'], sheet.activationEnergyJMol, 20e3, 120e3),
     ...within(
       ['referenceTemperatureK'],

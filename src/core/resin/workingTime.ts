@@ -1,4 +1,6 @@
+import type { Thickening } from '../film';
 import { assert } from '../result';
+import { GAS_CONSTANT } from '../units';
 import { ripeRate } from './ripeHours';
 import type { ResinSheet } from './sheet';
 
@@ -25,4 +27,26 @@ export function workingTime(sheet: ResinSheet, massKg: number, temperatureK: num
   assert(massKg > 0 && temperatureK > 0, 'workingTime', { massKg, temperatureK });
   const atReference = sheet.times.workingS / massFactor(sheet.workingMassKg);
   return (atReference * massFactor(massKg)) / ripeRate(temperatureK, sheet);
+}
+
+/** How fast viscosity falls with warmth, J/mol: nearly as fast as the cure speeds up. From memory. */
+const FLOW_ENERGY_J_MOL = 55e3;
+/** What a sheet that states its time for another mass would state for this one, kg. */
+const HUNDRED_GRAMS_KG = 0.1;
+
+/**
+ * How a resin thickens in a room, for films and cups.
+ * @param roomK K, > 0; the sheet's own temperature when left out
+ * @throws RangeError on a temperature that is not above zero
+ * Source: working time of 100 g by {@link workingTime}; viscosity by an Arrhenius law.
+ */
+export function thickeningOf(
+  sheet: ResinSheet,
+  roomK: number = sheet.referenceTemperatureK,
+): Thickening {
+  const cooler = 1 / roomK - 1 / sheet.referenceTemperatureK;
+  return {
+    viscosityPaS: sheet.viscosityPaS * Math.exp((FLOW_ENERGY_J_MOL / GAS_CONSTANT) * cooler),
+    workingS: workingTime(sheet, HUNDRED_GRAMS_KG, roomK),
+  };
 }

@@ -164,6 +164,8 @@ export const v11: Migration = {
       })),
       resins: resins.map((row) => ({
         ...row,
+        // How it thickens follows from its working time.
+        sheet: without(row['sheet'] as Row, 'doublingS'),
         declared: { ...(row['declared'] as Row), curesK: null },
         learnsFromMs: null,
       })),

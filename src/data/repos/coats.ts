@@ -1,6 +1,7 @@
 import { checkCoatOrder } from '@/core/coat';
 import { assert } from '@/core/result';
 import type { ShopDb } from '../db';
+import { planRoomK, roomOf } from '@/shop/room';
 import { settledCoats, type PieceRows } from '@/shop/settled';
 import { asId, type Coat, COATS, type Id, type Layer } from '@/records';
 import { act, type ActionContext } from '../write';
@@ -58,21 +59,22 @@ export interface PlannedLayer extends Pick<
 }
 
 /** What acts on coats read and write. */
-export const TABLES = ['coats', 'areas', 'layers', 'resins', 'pieces', 'tasks'] as const;
+export const TABLES = ['coats', 'areas', 'layers', 'resins', 'pieces', 'tasks', 'room'] as const;
 const byPlace = (a: Coat, b: Coat): number => a.order - b.order;
 
 /** @throws StaleActionError when the piece is gone */
 export async function pieceRows(db: ShopDb, pieceId: Id<'piece'>): Promise<PieceRows> {
-  const [piece, areas, resins, coats, layers, tasks] = await Promise.all([
+  const [piece, areas, resins, coats, layers, tasks, days] = await Promise.all([
     db.pieces.get(pieceId),
     db.areas.where('pieceId').equals(pieceId).toArray(),
     db.resins.toArray(),
     db.coats.where('pieceId').equals(pieceId).toArray(),
     db.layers.where('pieceId').equals(pieceId).toArray(),
     db.tasks.where('pieceId').equals(pieceId).toArray(),
+    db.room.orderBy('id').toArray(),
   ]);
   if (!piece) throw new StaleActionError('piece gone');
-  return { piece, areas, resins, coats, layers, tasks };
+  return { piece, areas, resins, coats, layers, tasks, roomK: planRoomK(roomOf(days)) };
 }
 
 /**

@@ -13,7 +13,7 @@ export type LayerChange = Partial<
   >
 >;
 
-const TABLES = ['layers', 'coats', 'areas', 'resins', 'pieces', 'tasks'] as const;
+const TABLES = ['layers', 'coats', 'areas', 'resins', 'pieces', 'tasks', 'room'] as const;
 
 /** Puts a layer between the coats of a piece, over those that lie there already. Returns its id. */
 export function addLayer(db: ShopDb, context: ActionContext, told: NewLayer): Promise<Id<'layer'>> {

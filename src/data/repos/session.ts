@@ -8,7 +8,7 @@ import {
   type WetSession,
 } from '@/records';
 import { ofPiece } from '@/shop/ofPiece';
-import { roomOf } from '@/shop/room';
+import { planRoomK, roomOf } from '@/shop/room';
 import { settledCoats } from '@/shop/settled';
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
@@ -67,7 +67,7 @@ async function refuseHeld(db: ShopDb, coats: readonly Coat[], nowMs: number): Pr
 }
 
 /** Coats with the film that they are mixed for: what was planned is frozen as it comes out now. */
-async function settledNow(db: ShopDb, coats: readonly Coat[]): Promise<Coat[]> {
+async function settledNow(db: ShopDb, coats: readonly Coat[], roomK: number): Promise<Coat[]> {
   const ids = [...new Set(coats.map((c) => c.pieceId))];
   const [pieces, all, areas, layers, tasks, resins] = await Promise.all([
     db.pieces.bulkGet(ids),
@@ -80,7 +80,7 @@ async function settledNow(db: ShopDb, coats: readonly Coat[]): Promise<Coat[]> {
   const settled = pieces.flatMap((piece) =>
     piece
       ? settledCoats({
-          ...{ piece, resins },
+          ...{ piece, resins, roomK },
           coats: ofPiece(all, piece.id),
           areas: ofPiece(areas, piece.id),
           layers: ofPiece(layers, piece.id),
@@ -114,7 +114,7 @@ export function startSession(
       for (const day of days) await w.put('room', day);
       await w.log('air noted', entry);
     }
-    const mixed = await settledNow(db, coats);
+    const mixed = await settledNow(db, coats, planRoomK(roomOf(record)));
     const session: WetSession = {
       id: context.newId(),
       resinId: plan.resinId,

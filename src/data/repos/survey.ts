@@ -11,7 +11,7 @@ import { coatRows, pieceRows } from './coats';
 import { without } from './without';
 
 const SURVEY_TABLES = [
-  ...['pieces', 'areas', 'coats', 'layers', 'tasks', 'resins', 'photos'],
+  ...['pieces', 'areas', 'coats', 'layers', 'tasks', 'resins', 'photos', 'room'],
 ] as TableName[];
 
 export interface Survey {

@@ -103,7 +103,8 @@ export function readCoat(
     layers,
     coats,
     sealed,
-  }: Pick<PieceView, 'piece' | 'areas' | 'wholes' | 'layers' | 'coats' | 'sealed'>,
+    roomK,
+  }: Pick<PieceView, 'piece' | 'areas' | 'wholes' | 'layers' | 'coats' | 'sealed' | 'roomK'>,
   resins: readonly Resin[],
   reserve: ReserveSchool,
   format: Format,
@@ -125,7 +126,11 @@ export function readCoat(
   const line = draft.kind === 'line' && draft.line ? readLine(draft.line, reader) : null;
   if (draft.kind === 'line' && !line) return { ok: false, errors: reader.errors };
   const told = { ...plainCoat(PLAIN_FILM_M), reserve, kind, areaIds, order, intent, line };
-  const found = filmOf(told, { piece, areas, wholes, layers, coats: laid, sealed }, resin.sheet);
+  const found = filmOf(
+    told,
+    { piece, areas, wholes, layers, coats: laid, sealed, roomK },
+    resin.sheet,
+  );
   const { thinnestM: min, thickestM: max } = resin.sheet;
   if (!found.ok) {
     const [issue] = found.issues;

@@ -34,7 +34,8 @@ export function readyPlan(
     layers,
     coats,
     sealed,
-  }: Pick<PieceView, 'piece' | 'areas' | 'wholes' | 'layers' | 'coats' | 'sealed'>,
+    roomK,
+  }: Pick<PieceView, 'piece' | 'areas' | 'wholes' | 'layers' | 'coats' | 'sealed' | 'roomK'>,
   resin: Resin,
   reserve: ReserveSchool,
   format: Format,
@@ -63,7 +64,7 @@ export function readyPlan(
     if (areaIds.length === 0) return { ok: false, why: `no ${KIND_OF[on]} is surveyed.` };
     const intent = told === 'usual' ? usualOn(kind, grounds, piece.support, format) : told;
     const row = { ...plainCoat(1e-3), reserve, kind, areaIds, order: first + i, intent };
-    const ground = { piece, areas, wholes, coats: laid, sealed };
+    const ground = { piece, areas, wholes, coats: laid, sealed, roomK };
     // What is laid between counts as what is there already.
     const found = filmOf(row, { ...ground, layers: [...layers, ...under] }, resin.sheet);
     if (!found.ok) {

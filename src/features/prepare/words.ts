@@ -122,6 +122,9 @@ export function stateText(placed: PlacedTask, nowMs: number): string {
     case 'later':
       return `after ${placed.after ?? ''}`;
     case 'drying':
+      // What the forecast gives back is no promise while nothing dries.
+      if (dry?.rate === 0 && Number.isFinite(untilMs))
+        return `drying, but not in this air: dry ${until} if it clears as usual`;
       return untilMs !== null && Number.isFinite(untilMs)
         ? `drying until ${until}, between ${clockText(dry?.earliestMs ?? untilMs, nowMs)} and ${clockText(dry?.latestMs ?? untilMs, nowMs)}`
         : 'drying, but not in this air';

@@ -19,6 +19,7 @@ import {
   readSheet,
   TIME_FIELDS,
   TYPICAL,
+  warmthOptions,
   type SheetDraft,
   type SheetField,
 } from './model';
@@ -85,7 +86,6 @@ function Fields({ form }: { form: UseFormReturn<SheetDraft> }) {
       </Group>
       <Group title="Flow and limits">
         <TextField label="Fresh viscosity" {...bind('viscosity')} />
-        <TextField label="Viscosity doubles in" {...bind('doubling')} />
         <TextField label="Thinnest lift" {...bind('thinnest')} />
         <TextField label="Thickest lift" {...bind('thickest')} />
         <TextField label="Shortest stir" hint="Less wants a hold at the bench" {...bind('stir')} />
@@ -121,16 +121,29 @@ function Fields({ form }: { form: UseFormReturn<SheetDraft> }) {
       </Group>
       <Group title="Times of the sheet">
         <TextField label="Stated at" {...bind('reference')} />
-        <TextField
-          label="Activation energy"
-          hint="55 kJ/mol from memory (45–65)"
-          {...bind('energy')}
-        />
         <TextField label="Working time is for" {...bind('workingMass')} />
         {TIME_FIELDS.map(([key, words]) => (
           <TextField key={key} label={words.label} hint={words.hint} {...bind(key)} />
         ))}
       </Group>
+      <Box as="details" mb="5">
+        <Box as="summary" cursor="pointer" fontFamily="heading" fontWeight="600" minH="24px">
+          How it cures
+        </Box>
+        <Group title="Where the sheet says nothing it is taken as usual">
+          <SelectField
+            label="Cure speeds up with warmth"
+            options={warmthOptions(form.formState.defaultValues?.energy ?? '')}
+            {...register('energy')}
+            error={formState.errors.energy?.message}
+          />
+        </Group>
+        <Box fontSize="sm" color="ink2">
+          How it thickens follows from its working time and its fresh viscosity: the same curve of
+          cure for every resin, gone through at its own pace. A film stays thin about twice as long
+          as the cup.
+        </Box>
+      </Box>
     </>
   );
 }

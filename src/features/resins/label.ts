@@ -19,7 +19,6 @@ export const EMPTY_LABEL: LabelDraft = { name: '', ratio: '', working: '', nextC
 const USUAL_DENSITY = { a: '1.1 g/ml', b: '1 g/ml' } as const;
 /** A label’s “next coat after” is its first cure: hard by then. The typical sheet is hard after 24 h. */
 const TYPICAL_NEXT_S = 24 * 3600;
-const TYPICAL_WORKING_S = 40 * 60;
 /** Numbers from here on are percent by weight on most labels: which it is has to be said. */
 const MAYBE_WEIGHT = 20;
 
@@ -81,7 +80,6 @@ export function sheetFromLabel(
       name,
       ...{ by: ratio.by, a: String(ratio.a), b: String(ratio.b) },
       ...{ densityA: USUAL_DENSITY.a, densityB: USUAL_DENSITY.b },
-      doubling: editText((12 * 60 * workingS) / TYPICAL_WORKING_S, 'min'),
       note: `From its label: ratio, working time, next coat after ${editText(nextCoatS, 'h')}. Taken as usual: densities, viscosity, 100 g in the cup, and the other times.`,
     },
   };

@@ -28,7 +28,6 @@ export type SheetDraft = {
   densityA: string;
   densityB: string;
   viscosity: string;
-  doubling: string;
   reference: string;
   energy: string;
   workingMass: string;
@@ -79,7 +78,6 @@ export const TYPICAL: SheetDraft = {
   densityA: '',
   densityB: '',
   viscosity: '1 Pa·s',
-  doubling: '12 min',
   reference: '22 °C',
   energy: '55 kJ/mol',
   workingMass: '100 g',
@@ -105,6 +103,19 @@ export const TYPICAL: SheetDraft = {
   fullS: '120 h',
 };
 
+/** How much faster ten degrees more make a cure, as kJ/mol; 55 is usual (from memory, 45–65). */
+const WARMTH: readonly (readonly [energy: string, words: string])[] = [
+  ['48 kJ/mol', '× 1.9 for 10 °C more'],
+  ['55 kJ/mol', '× 2.1 for 10 °C more, as usual'],
+  ['62 kJ/mol', '× 2.3 for 10 °C more'],
+];
+
+/** The choices, with what is stored where that is none of them. */
+export const warmthOptions = (stored: string): readonly (readonly [string, string])[] =>
+  stored === '' || WARMTH.some(([energy]) => energy === stored)
+    ? WARMTH
+    : [...WARMTH, [stored, `as stored: ${stored}`]];
+
 const hours = (s: number): string => editText(s, s >= 7200 ? 'h' : 'min');
 
 export function draftOfResin(resin: Resin, format: Format): SheetDraft {
@@ -125,7 +136,6 @@ export function draftOfResin(resin: Resin, format: Format): SheetDraft {
     densityA: editText(sheet.densityAKgM3, 'g/ml'),
     densityB: editText(sheet.densityBKgM3, 'g/ml'),
     viscosity: editText(sheet.viscosityPaS, 'Pa·s'),
-    doubling: hours(sheet.doublingS),
     reference: editText(sheet.referenceTemperatureK, format.typed('temperature')),
     energy: editText(sheet.activationEnergyJMol, 'kJ/mol'),
     workingMass: editText(sheet.workingMassKg, 'g'),
@@ -145,7 +155,6 @@ export function draftOfResin(resin: Resin, format: Format): SheetDraft {
 /** Field of the form for a path of the checked sheet, and what kind of number it holds. */
 const FIELD_OF: Readonly<Record<string, readonly [SheetField, Quantity]>> = {
   viscosityPaS: ['viscosity', 'viscosity'],
-  doublingS: ['doubling', 'duration'],
   activationEnergyJMol: ['energy', 'molarEnergy'],
   workingMassKg: ['workingMass', 'mass'],
   thinnestM: ['thinnest', 'film'],
@@ -212,7 +221,6 @@ export function readSheet(
     densityAKgM3: reader.quantity('densityA', draft.densityA, 'density', RESIN_DENSITY_KG_M3),
     densityBKgM3: reader.quantity('densityB', draft.densityB, 'density', RESIN_DENSITY_KG_M3),
     viscosityPaS: reader.quantity('viscosity', draft.viscosity, 'viscosity', positive),
-    doublingS: reader.quantity('doubling', draft.doubling, 'duration', positive),
     referenceTemperatureK: reader.quantity(
       'reference',
       draft.reference,

@@ -12,6 +12,7 @@ import {
   ResponsiveContainer,
   XAxis,
   YAxis,
+  type YAxisTickContentProps,
 } from 'recharts';
 import { fromSI } from '@/core/units';
 import type { ChartPoint, CoatRow } from './model';
@@ -122,10 +123,10 @@ function TemperatureChart({ points, nowMs, fromMs, toMs, symbol }: Omit<Props, '
 }
 
 /** On one line: the package breaks names that stand side by side into each other. */
-function NameTick({ x, y, payload }: { x: number; y: number; payload: { value: string } }) {
+function NameTick({ x, y, payload }: YAxisTickContentProps) {
   return (
     <text x={x} y={y} dy={4} textAnchor="end" fontSize={12} fill="#53625f">
-      {payload.value}
+      {String(payload.value)}
     </text>
   );
 }

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import { Button } from '@/ui/Button';
 import { fluidityLeft } from '@/core/film';
-import { mixDensity } from '@/core/resin';
+import { mixDensity, thickeningOf } from '@/core/resin';
 import { useAct, useDraft, useNow, useShop, type DraftStore, type KeptDraft } from '@/data/hooks';
 import {
   changeSurvey,
@@ -28,12 +28,12 @@ import { SurveyForm } from './SurveyForm';
 /** The film of the coat planned next, as its resin flows. */
 function filmOf({ upcoming }: PieceView): PlannedFilm | null {
   if (!upcoming) return null;
-  const { coat, resin } = upcoming;
+  const { coat, resin, around } = upcoming;
   return {
     name: coat.name,
     thicknessM: coat.thicknessM,
     densityKgM3: mixDensity(resin.sheet),
-    fluidityPerPa: fluidityLeft(resin.sheet),
+    fluidityPerPa: fluidityLeft(thickeningOf(resin.sheet, around.roomK)),
   };
 }
 

@@ -212,7 +212,7 @@ export function unevenExplanation(
         source: 'computed',
       },
     ],
-    source: 'Linear thin-film levelling between two dams, fluidity of a doubling law.',
+    source: 'Linear thin-film levelling between two dams, fluidity that the cure leaves.',
     note: 'Poured fresh; resin that has rested runs less. Open edges let some of it run off instead.',
   };
 }

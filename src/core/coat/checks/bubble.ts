@@ -14,8 +14,8 @@ export type BubbleCheck = CheckOf<
 export const SEEN_M = 100e-6;
 
 /** The largest bubble that does not rise out of the coat. Source: Stokes 1851. */
-export function bubbleCheck({ coat, sheet }: CheckInput): BubbleCheck {
-  const fluidity = fluidityLeft(sheet, coat.restS);
+export function bubbleCheck({ coat, sheet, law }: CheckInput): BubbleCheck {
+  const fluidity = fluidityLeft(law, coat.restS);
   const staysM = trappedBubble(coat.thicknessM, fluidity, mixDensity(sheet));
   return {
     id: 'bubble',

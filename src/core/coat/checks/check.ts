@@ -1,4 +1,5 @@
 import type { ExplainInput, Explanation } from '../../explain';
+import type { Thickening } from '../../film';
 import type { Tilt } from '../../geometry';
 import type { CoatKind, Support } from '../../piece';
 import type { ResinSheet } from '../../resin';
@@ -32,6 +33,8 @@ export interface CheckInput {
   /** Steepest slope that was read on the propped piece, rise over run; null: not read. */
   readonly tilt: Tilt | null;
   readonly sheet: ResinSheet;
+  /** How the mix thickens in the room. */
+  readonly law: Thickening;
   /** What runs off all pieces as the ledger tells it, m³. */
   readonly runsOffM3: number;
   /** Working time of the cup, s; null while its size is not known. */

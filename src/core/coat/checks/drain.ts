@@ -31,29 +31,30 @@ export const restOutlasts = (restS: number, workingS: number | null): boolean =>
 /**
  * Film that is left on an open edge, and the rest after mixing that would leave enough to hide the ground.
  * @returns null without an open edge
- * Source: Jeffreys 1930 with the fluidity integral of the sheet’s doubling law.
+ * Source: Jeffreys 1930 with the fluidity that the cure leaves.
  */
 export function drainCheck({
   coat,
   areas,
   support,
   sheet,
+  law,
   workingS,
 }: CheckInput): DrainCheck | null {
   const open = areas.flatMap((a) => a.edges).filter((e) => e.kind === 'open' && e.heightM > 0);
   if (open.length === 0) return null;
-  const fluidityPerPa = fluidityLeft(sheet, coat.restS);
+  const fluidityPerPa = fluidityLeft(law, coat.restS);
   const heightM = Math.max(...open.map((e) => e.heightM));
   const densityKgM3 = mixDensity(sheet);
   const staysM = drainedEdgeMean(heightM, { densityKgM3, fluidityPerPa });
-  const restS = restForEdge(HIDES_M, heightM, sheet, densityKgM3);
+  const restS = restForEdge(HIDES_M, heightM, law, densityKgM3);
   return {
     id: 'drain',
     verdict: GRAINED.includes(support) && staysM < HIDES_M ? 'watch' : 'fine',
     figures: { staysM, hidesM: HIDES_M, restS, workingS, tooLong: restOutlasts(restS, workingS) },
     explanation: {
       title: 'Film on the open edges',
-      formula: '⅔ √(H / (ρ g τ)); rest = Td · log2(9 ρ g τ₀ · mean² / (4 H))',
+      formula: '⅔ √(H / (ρ g τ)); the rest that leaves τ = 4 H / (9 ρ g · mean²)',
       inputs: [
         { label: 'tallest open edge, H', value: heightM, quantity: 'length', source: 'measured' },
         {

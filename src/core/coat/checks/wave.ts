@@ -19,9 +19,9 @@ export const WAVE_M = 0.1;
 export const WAVE_SHARE = 0.05;
 
 /** What is left of a long wave on the coat; null for one that is brushed. Source: Orchard 1962. */
-export function waveCheck({ coat, sheet }: CheckInput): WaveCheck | null {
+export function waveCheck({ coat, sheet, law }: CheckInput): WaveCheck | null {
   if (isBrushed(coat)) return null;
-  const fluidityPerPa = fluidityLeft(sheet, coat.restS);
+  const fluidityPerPa = fluidityLeft(law, coat.restS);
   const left = waveLeft(WAVE_M, coat.thicknessM, {
     densityKgM3: mixDensity(sheet),
     surfaceTension: SURFACE_TENSION,
@@ -44,7 +44,7 @@ export function waveCheck({ coat, sheet }: CheckInput): WaveCheck | null {
           source: 'computed',
         },
       ],
-      source: 'Orchard 1962, with the fluidity integral of the sheet’s doubling law.',
+      source: 'Orchard 1962, with the fluidity that the cure leaves.',
       note: 'Shorter waves, brush marks among them, level sooner.',
     },
   };

@@ -6,7 +6,6 @@ export const TEST_SHEET: ResinSheet = {
   densityAKgM3: 1150,
   densityBKgM3: 1000,
   viscosityPaS: 1,
-  doublingS: 720,
   activationEnergyJMol: 55e3,
   referenceTemperatureK: 295.15,
   workingMassKg: 0.1,
