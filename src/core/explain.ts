@@ -10,6 +10,7 @@ export type SourceKind =
   | 'rule of thumb'
   | 'from memory'
   | 'chosen'
+  | 'learned'
   | 'computed';
 
 export interface ExplainInput {

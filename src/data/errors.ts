@@ -56,6 +56,7 @@ export interface Stales {
   readonly 'session left': null;
   readonly 'resin already mixed': null;
   readonly 'batch gone': null;
+  readonly 'resin gone': null;
   readonly 'batch moved on': { readonly step: string };
   readonly 'batch not waiting for its cover': null;
   readonly 'already taken back': null;

@@ -1,7 +1,7 @@
 import type { Intent } from '@/core/coat';
 import type { CoatKind, DefectKind } from '@/core/piece';
 import type { MaskMethod } from '@/core/prep';
-import { massRatioBA } from '@/core/resin';
+import { massRatioBA, type TouchFind } from '@/core/resin';
 import type { ShopDb } from '@/data/db';
 import { noteDefect, repairDefect, writeLogNote } from '@/data/repos/bench';
 import { planCoat } from '@/data/repos/coats';
@@ -10,6 +10,7 @@ import { addTask, keepTemplate, type NewTask } from '@/data/repos/ownSteps';
 import { doTask, waiveTask, type Doing } from '@/data/repos/prep';
 import { noteRoom } from '@/data/repos/room';
 import { startSession } from '@/data/repos/session';
+import { noteTouch } from '@/data/repos/touch';
 import { addPiece, changeSurvey, surveyOf } from '@/data/repos/survey';
 import { coverBatch, endStir, mixB, pourCoat, startStir, weighA } from '@/data/repos/wet';
 import type { ActionContext } from '@/data/write';
@@ -17,6 +18,7 @@ import { asId, PIECES, plainCoat, type Coat, type Piece } from '@/records';
 import { placesIn } from '@/shop/places';
 import { faceRows, type LayerSpec, type PieceSpec } from './pieceSpec';
 import { ledgerOf, splitOf } from '@/shop/coatView';
+import { learnedPace } from '@/shop/learned';
 import { holdsOf, prepOf } from '@/shop/prepView';
 import { coatNamed, coatSeen, pieceNamed, shopNow, type Teller } from './teller';
 
@@ -240,10 +242,21 @@ export class Bench {
     });
     step(-10, (db, c, row) => startStir(db, c, batchOf(row)));
     step(-5, (db, c, row) => endStir(db, c, batchOf(row)));
-    step(0, (db, c, row) => pourCoat(db, c, batchOf(row), row.id));
+    step(0, async (db, c, row) => {
+      const shop = await shopNow(db);
+      const resin = shop.resins.find((r) => r.id === row.resinId);
+      return pourCoat(db, c, batchOf(row), row.id, resin ? learnedPace(shop, resin) : null);
+    });
     step(9, (db, c, row) => coverBatch(db, c, batchOf(row)));
     if (bareAfterH !== undefined)
       this.do(pouredMs + bareAfterH * HOUR, piece, 'unmask', null, { method: 'painter’s tape' });
+  }
+
+  /** A gloved finger touches a coat. */
+  touch(atMs: number, [piece, coat]: readonly [string, string], found: TouchFind): void {
+    this.story.at(atMs, async (db, c) =>
+      noteTouch(db, c, (await coatNamed(db, piece, coat)).id, found),
+    );
   }
 
   defect(

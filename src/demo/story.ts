@@ -22,6 +22,13 @@ const [MILLRACE, LANTERN, TARN] = ['demo-millrace', 'demo-lantern', 'demo-tarn']
 /** An instant so many days and hours before the story ends, ms. */
 export type Ago = (days: number, hours?: number) => number;
 
+/** A finger found it near its sheet, a touch slower, three times. */
+function touched(b: Bench, pouredMs: number, coat: readonly [string, string]) {
+  b.touch(pouredMs + 7.9 * HOUR, coat, 'strings');
+  b.touch(pouredMs + 8.8 * HOUR, coat, 'tacky');
+  b.touch(pouredMs + 16.8 * HOUR, coat, 'leathery');
+}
+
 /** Twelve labels: sealed, domed, two defects found and repaired. Done. */
 function labels(b: Bench, ago: Ago) {
   const name = 'Luggage label set';
@@ -38,6 +45,7 @@ function labels(b: Bench, ago: Ago) {
   });
   b.coat(ago(18, 2), name, { name: 'Dome', kind: 'dome', resin: MILLRACE, thicknessM: 1.4e-3 });
   b.pour(ago(17, 5), name, 'Dome', 22);
+  touched(b, ago(17, 5), [name, 'Dome']);
   b.defect(ago(16, 2), [name, 'Dome'], ['bubbles', 'Pinholes along the grain of three labels'], {
     repairedMs: ago(15, 6),
   });
@@ -60,6 +68,7 @@ function reliefMap(b: Bench, ago: Ago) {
   b.coat(ago(15, 6), name, { name: 'Lock', kind: 'lock', resin: MILLRACE, thicknessM: 0.7e-3 });
   b.do(ago(15, 5), name, 'dry paste', 'Lock', { doneMs: ago(24) });
   b.pour(ago(14, 4), name, 'Lock', 22, 7);
+  touched(b, ago(14, 4), [name, 'Lock']);
   b.defect(
     ago(12, 20),
     [name, 'Lock'],

@@ -14,7 +14,7 @@ import {
 } from '@/core/coat';
 import type { Point } from '@/core/geometry';
 import { COAT_KINDS, type CoatKind } from '@/core/piece';
-import { TOUCH_FINDS, type TouchFind } from '@/core/resin';
+import { TOUCH_FINDS, type Learned, type TouchFind } from '@/core/resin';
 import { defineRecord, type Parts } from './define';
 import type { Id } from './id';
 
@@ -51,6 +51,8 @@ export interface Coat {
   readonly mixedMs: number | null;
   readonly pouredMs: number | null;
   readonly coveredMs: number | null;
+  /** What earlier batches had told of its resin when it was poured; null: nothing, or it is not poured. */
+  readonly learned: Learned | null;
   /** What a finger found on it, and when; empty before the pour. */
   readonly touches: readonly { readonly atMs: number; readonly found: TouchFind }[];
 }
@@ -142,6 +144,7 @@ export const COATS = defineRecord<Coat>()({
     pouredMs: null,
     coveredMs: null,
     touches: [],
+    learned: null,
   },
   order: (a, b) => a.order - b.order,
   meaning: ({ areaIds, staysM }) =>
@@ -189,6 +192,14 @@ export const COATS = defineRecord<Coat>()({
       }),
       pouredMs: maybeInstant(),
       coveredMs: maybeInstant(),
+      learned: Joi.object({
+        factor: number().min(0.2).max(5),
+        sigma: number().greater(0).max(2),
+        count: number().integer().min(1).max(1e6),
+        spread: number().min(0).max(2).allow(null),
+      })
+        .allow(null)
+        .required(),
       touches: Joi.when('pouredMs', {
         is: null,
         then: Joi.array().max(0).required(),

@@ -23,7 +23,7 @@ const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {
     ...['aKg', 'bKg', 'aBy', 'bBy', 'reading'],
     ...['mixedMs', 'stirStartedMs', 'stirredMs', 'pouredMs', 'coveredMs'],
   ],
-  coats: ['batchId', 'pouredMs', 'coveredMs', 'line'],
+  coats: ['batchId', 'learned', 'pouredMs', 'coveredMs', 'line'],
   defects: ['coatId', 'repairedMs'],
   photos: ['defectId'],
   drafts: ['pieceId'],

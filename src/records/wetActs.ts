@@ -84,7 +84,7 @@ export function undoneAct(
         ...changed({ pouredMs: null }),
         coats: coats
           .filter((c) => c.id === act.coatId)
-          .map((c) => ({ ...c, mixedMs: null, pouredMs: null, touches: [] })),
+          .map((c) => ({ ...c, mixedMs: null, pouredMs: null, learned: null, touches: [] })),
       };
     case 'covered':
       return {

@@ -8,6 +8,7 @@ import {
   type Pace,
   type ResinSheet,
   type Timeline,
+  type TimelineInput,
 } from '@/core/resin';
 import type { Coat } from '@/records';
 import { recordOf, type Room } from './room';
@@ -49,18 +50,19 @@ export function coatPace(coat: Coat, sheet: ResinSheet, room: Room): Pace {
     found,
     ripeS: Math.max(FIRST_S, ripeSeconds(record, startMs ?? atMs, atMs, sheet)),
   }));
-  const pace = paceOf(told, sheet.times);
+  const pace = paceOf(told, sheet.times, coat.learned);
   paces.set(coat, { sheet, record, pace });
   return pace;
 }
 
-function timelineOf(coat: Coat, sheet: ResinSheet, room: Room, startMs: number): Timeline {
+/** What the timeline of a coat is made from; null before the pour. */
+export function timelineInput(coat: Coat, sheet: ResinSheet, room: Room): TimelineInput | null {
+  const startMs = startOf(coat);
+  if (startMs === null) return null;
   const { factor, sigma } = coatPace(coat, sheet, room);
   const ahead = room.last && { fromMs: room.last.atMs, spreadK: room.forecast.spreadK };
-  return timeline({
-    ...{ startMs, history: recordOf(room, coat.id), sheet, ahead },
-    pace: { factor, sigma },
-  });
+  const history = recordOf(room, coat.id);
+  return { startMs, history, sheet, ahead, pace: { factor, sigma } };
 }
 
 const cured = ({ clock, nowMs }: Known, laterMs: number): boolean =>
@@ -73,13 +75,14 @@ export function clockOf(
   room: Room,
   nowMs: number,
 ): CoatClock | null {
-  const startMs = startOf(coat);
-  if (startMs === null) return null;
+  if (startOf(coat) === null) return null;
   const record = recordOf(room, coat.id);
   const before = known.get(coat);
   const same = before?.sheet === sheet && before.record === record;
   if (same && (before.nowMs === nowMs || cured(before, nowMs))) return before.clock;
-  const told = same ? before.told : timelineOf(coat, sheet, room, startMs);
+  const input = same ? null : timelineInput(coat, sheet, room);
+  const told = input ? timeline(input) : before?.told;
+  if (!told) return null;
   const clock = readAt(told, nowMs);
   known.set(coat, { sheet, record, told, nowMs, clock });
   return clock;

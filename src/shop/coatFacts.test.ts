@@ -36,7 +36,7 @@ const coat = (
 ): Coat => ({
   ...plainCoat(thicknessM),
   ...{ id: asId(`c${order}`), pieceId: asId('p'), name: `Coat ${order}`, resinId: asId('r') },
-  ...{ batchId: null, mixedMs: null, pouredMs: null, coveredMs: null, touches: [] },
+  ...{ batchId: null, mixedMs: null, pouredMs: null, coveredMs: null, learned: null, touches: [] },
   ...{ order, kind, areaIds: areaIds.map((id) => asId(id)) },
   staysM: areaIds.map(() => thicknessM),
   ...change,

@@ -225,7 +225,11 @@ export const clockNow = (
   sheet: resin.sheet,
   ripeNowS: clock?.ripeS ?? 0,
   roomK: airThen(recordOf(room, coat.id), nowMs).temperatureK,
-  pace: { factor: clock?.pace.factor ?? 1, touches: coat.touches.length },
+  pace: {
+    factor: clock?.pace.factor ?? 1,
+    touches: coat.touches.length,
+    batches: coat.learned?.count ?? 0,
+  },
 });
 
 /** Both parts of what a ledger asks for; null where they cannot be told. */

@@ -52,7 +52,7 @@ const coat = (pieceId: string, order: number, change: Partial<Coat> = {}): Coat 
     pouredMs: null,
     coveredMs: null,
   },
-  ...{ touches: [], intent: { by: 'natural' } },
+  ...{ learned: null, touches: [], intent: { by: 'natural' } },
   ...change,
 });
 const day = (n: number, temperatureK: number): RoomDay => {

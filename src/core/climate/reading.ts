@@ -80,6 +80,9 @@ interface Sum {
   temperatureK: number;
   wet: number;
   humidity: number;
+  lastMs: number;
+  lastK: number;
+  lastHumidity: number | null;
 }
 
 /** Temperature of a step from an instant on; humidity null where nobody read it. */
@@ -113,12 +116,9 @@ export function stepsOf(readings: readonly RoomReading[]): ReadStep[] {
     const temperatureK = Math.max(COLDEST_K, reading.temperatureK);
     const humidity = believedHumidity(reading);
     if (!open || !reading.byDevice || reading.atMs - open.fromMs >= STEP_MS) close();
-    const sum: Sum = open ?? {
-      fromMs: reading.atMs,
-      count: 0,
-      temperatureK: 0,
-      wet: 0,
-      humidity: 0,
+    const sum: Sum = {
+      ...(open ?? { fromMs: reading.atMs, count: 0, temperatureK: 0, wet: 0, humidity: 0 }),
+      ...{ lastMs: reading.atMs, lastK: temperatureK, lastHumidity: humidity },
     };
     sum.count += 1;
     sum.temperatureK += temperatureK;
@@ -129,7 +129,15 @@ export function stepsOf(readings: readonly RoomReading[]): ReadStep[] {
     open = sum;
     if (!reading.byDevice) close();
   }
+  const last = open as Sum | null;
   close();
+  // From the newest reading on it is as that one said: what is shown as now is no mean.
+  if (last && last.count > 1)
+    steps.push({
+      fromMs: last.lastMs,
+      temperatureK: last.lastK,
+      humidity: last.lastHumidity ?? steps.at(-1)?.humidity ?? null,
+    });
   return steps;
 }
 

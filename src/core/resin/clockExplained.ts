@@ -1,4 +1,4 @@
-import type { Explanation } from '../explain';
+import type { ExplainInput, Explanation } from '../explain';
 import { SHEET_TIME_SIGMA } from './coatClock';
 import type { ResinSheet } from './sheet';
 import { workingTime } from './workingTime';
@@ -51,8 +51,23 @@ export interface ClockNow {
   readonly sheet: ResinSheet;
   readonly ripeNowS: number;
   readonly roomK: number;
-  /** How fast the coat ripens against its sheet, by so many touches. */
-  readonly pace: { readonly factor: number; readonly touches: number };
+  /** How fast the coat ripens against its sheet, by so many touches of it and batches before it. */
+  readonly pace: { readonly factor: number; readonly touches: number; readonly batches: number };
+}
+
+function paceInput({ factor, touches, batches }: ClockNow['pace']): ExplainInput[] {
+  if (touches + batches === 0) return [];
+  const own = touches > 0 ? `by ${touches} ${touches === 1 ? 'touch' : 'touches'}` : '';
+  const before =
+    batches > 0 ? `learned over ${batches} ${batches === 1 ? 'batch' : 'batches'}` : '';
+  return [
+    {
+      label: `pace ${[own, before].filter(Boolean).join(', ')}`,
+      value: factor,
+      quantity: 'share',
+      source: touches > 0 ? 'measured' : 'learned',
+    },
+  ];
 }
 
 /** How a clock time of a coat is worked out. */
@@ -65,7 +80,7 @@ export function clockExplanation(
   return {
     title,
     formula:
-      pace.touches > 0
+      pace.touches + pace.batches > 0
         ? 'time where pace · ∫ exp(−E/R · (1/T − 1/Tref)) dt reaches the sheet’s ripe time'
         : 'time where ∫ exp(−E/R · (1/T − 1/Tref)) dt reaches the sheet’s ripe time',
     inputs: [
@@ -76,16 +91,7 @@ export function clockExplanation(
         quantity: 'duration',
         source: 'computed',
       },
-      ...(pace.touches > 0
-        ? [
-            {
-              label: `pace by ${pace.touches} ${pace.touches === 1 ? 'touch' : 'touches'}`,
-              value: pace.factor,
-              quantity: 'share' as const,
-              source: 'measured' as const,
-            },
-          ]
-        : []),
+      ...paceInput(pace),
       {
         label: 'room, latest reading, T',
         value: roomK,
@@ -106,7 +112,7 @@ export function clockExplanation(
       },
     ],
     source:
-      'Equivalent age, ASTM C1074 (Arrhenius form); the last room temperature is taken to go on.',
+      'Equivalent age, ASTM C1074 (Arrhenius form), from the mix on; past the last reading the room’s forecast.',
     ...(sigmaMs === undefined ? {} : { sigma: sigmaMs / 1000 }),
     note: 'A touch test with a clean glove decides; the resin’s own sheet goes before this clock.',
   };

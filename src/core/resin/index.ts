@@ -46,6 +46,7 @@ export {
   type CoatClock,
   type CoatClockInput,
   type Timeline,
+  type TimelineInput,
   type CoatState,
   type CoatWindow,
   type CuringState,
@@ -79,5 +80,15 @@ export {
   USUAL_COLOUR,
   USUAL_ROOM_K,
 } from './fitness';
-export { paceOf, TOUCH_FINDS, touchSpan, type Pace, type Touch, type TouchFind } from './touch';
+export { ifWarmer, recoatAdvice, type RecoatAdvice } from './recoatAdvice';
+export {
+  learnedOf,
+  paceOf,
+  TOUCH_FINDS,
+  touchSpan,
+  type Learned,
+  type Pace,
+  type Touch,
+  type TouchFind,
+} from './touch';
 export type { ClockPace } from './coatClock';

@@ -1,7 +1,7 @@
 import { seededRandom } from '../numeric';
 import { SHEET_TIME_SIGMA, coatClock } from './coatClock';
 import { TEST_SHEET } from './test/sheet';
-import { paceOf, TOUCH_FINDS, touchSpan, type Touch, type TouchFind } from './touch';
+import { learnedOf, paceOf, TOUCH_FINDS, touchSpan, type Touch, type TouchFind } from './touch';
 
 const { times } = TEST_SHEET;
 const at = (found: TouchFind, ripeS: number): Touch => ({ found, ripeS });
@@ -62,6 +62,82 @@ describe('on shops whose truth is known', () => {
       Math.abs(Math.log(paceOf(touchesOf(Math.exp(truth)), times).factor) - truth),
     ).sort((a, b) => a - b);
     expect(errors[150]).toBeLessThan(0.12);
+  });
+});
+
+describe('touched when the clock says that it opens', () => {
+  it('three touches on a clock that is a fifth off: what is left is under 7 % in median', () => {
+    const random = seededRandom(77);
+    const gauss = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    const errors: number[] = [];
+    for (let i = 0; i < 400; i += 1) {
+      const truth = (i % 2 === 0 ? 1 : -1) * Math.log(1.2);
+      const touches: Touch[] = [];
+      for (let k = 0; k < 3; k += 1) {
+        const told = times.leatheryS / paceOf(touches, times).factor;
+        const ripeS = Math.max((touches.at(-1)?.ripeS ?? 0) + 900, told * Math.exp(0.05 * gauss()));
+        const felt = ripeS * Math.exp(truth + 0.08 * gauss());
+        touches.push({
+          ripeS,
+          found: TOUCH_FINDS.find((f) => felt < touchSpan(f, times)[1]) ?? 'hard',
+        });
+      }
+      errors.push(Math.abs(Math.log(paceOf(touches, times).factor) - truth));
+    }
+    expect(errors.sort((a, b) => a - b)[200]).toBeLessThan(0.07);
+  });
+});
+
+describe('what batches teach of their resin', () => {
+  const batch = (factor: number, sigma = 0.05) => ({ factor, sigma, unlikely: false });
+  it('nothing without a batch that tells something', () => {
+    expect(learnedOf([])).toBeNull();
+    expect(learnedOf([batch(0.5, 0.3), { ...batch(0.5), unlikely: true }])).toBeNull();
+  });
+  it('by hand: three batches at 0.9 against a sheet of 12 %, each ± 5 % and 6 % apart', () => {
+    const own = 3 / (0.05 ** 2 + 0.06 ** 2);
+    const sheet = 1 / 0.12 ** 2;
+    const learned = learnedOf([0.9, 0.9, 0.9].map((f) => batch(f)));
+    expect(learned?.factor).toBeCloseTo(Math.exp((own * Math.log(0.9)) / (own + sheet)), 12);
+    expect(learned?.sigma).toBeCloseTo(Math.hypot(Math.sqrt(1 / (own + sheet)), 0.06), 12);
+    expect(learned).toMatchObject({ count: 3, spread: expect.closeTo(0, 12) });
+    expect(learnedOf([batch(0.9)])?.spread).toBeNull();
+    expect(learnedOf([batch(0.8), batch(1)])?.spread).toBeCloseTo(
+      Math.log(1 / 0.8) / Math.SQRT2,
+      12,
+    );
+  });
+  it('the next batch starts there, sharper than by the sheet, and a touch still moves it', () => {
+    const learned = learnedOf([0.88, 0.9, 0.92, 0.9].map((f) => batch(f)));
+    const fresh = paceOf([], times, learned);
+    expect(fresh.factor).toBeCloseTo(learned?.factor ?? NaN, 12);
+    expect(fresh.sigma).toBeLessThan(SHEET_TIME_SIGMA);
+    const late = paceOf([at('strings', times.leatheryS * 1.3)], times, learned);
+    expect(late.factor).toBeLessThan(fresh.factor);
+  });
+  it('over seeded shops the learned pace is nearer to the truth than the sheet, and its band holds it', () => {
+    const random = seededRandom(9);
+    const gauss = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    let [nearer, held] = [0, 0];
+    for (let i = 0; i < 200; i += 1) {
+      const truth = 0.12 * gauss();
+      const batches = Array.from({ length: 5 }, () => {
+        const own = truth + 0.06 * gauss();
+        const touches = [0.9, 1.1, 1.7].map((k): Touch => {
+          const felt = k * times.leatheryS * Math.exp(own + 0.08 * gauss());
+          const found = TOUCH_FINDS.find((f) => felt < touchSpan(f, times)[1]) ?? 'hard';
+          return { found, ripeS: k * times.leatheryS };
+        });
+        return paceOf(touches, times);
+      });
+      const learned = learnedOf(batches);
+      const next = truth + 0.06 * gauss();
+      const off = Math.abs(Math.log(learned?.factor ?? NaN) - next);
+      if (off < Math.abs(next)) nearer += 1;
+      if (off < 1.645 * (learned?.sigma ?? NaN)) held += 1;
+    }
+    expect(nearer / 200).toBeGreaterThan(0.6);
+    expect(held / 200).toBeGreaterThan(0.82);
   });
 });
 

@@ -22,6 +22,50 @@ export interface Pace {
   readonly unlikely: boolean;
 }
 
+/** What the batches of a shop have told of a resin, against its sheet. */
+export interface Learned {
+  /** How fast it cures: 0.9 is a tenth slower than its sheet. */
+  readonly factor: number;
+  /** One standard deviation of the logarithm that a next batch has. */
+  readonly sigma: number;
+  /** Batches that told something. */
+  readonly count: number;
+  /** How far those batches lay apart, one standard deviation of the logarithm; null: of one batch. */
+  readonly spread: number | null;
+}
+
+/** Batches of one resin in one shop lie so far apart, standard deviation of the logarithm. Judgement, no source. */
+const BETWEEN_BATCHES = 0.06;
+/** A batch whose touches tell less than this is not counted. Judgement, no source. */
+const TELLS_NOTHING = 0.25;
+
+/**
+ * What batches that were touched teach of their resin: the mean of their paces, each as sure as its touches make it, drawn
+ * to the sheet as far as they are few.
+ * @param batches pace of each batch by its own touches alone, as {@link paceOf} gives it with nothing learned
+ * @returns null while no batch tells anything
+ * Source: normal mean with known spreads and a normal prior (Bayes, conjugate), on the logarithm.
+ */
+export function learnedOf(batches: readonly Pace[]): Learned | null {
+  const told = batches.filter((b) => !b.unlikely && b.sigma < TELLS_NOTHING);
+  if (told.length === 0) return null;
+  let [weight, sum] = [1 / SHEET_TIME_SIGMA ** 2, 0];
+  for (const { factor, sigma } of told) {
+    const own = 1 / (sigma ** 2 + BETWEEN_BATCHES ** 2);
+    weight += own;
+    sum += own * Math.log(factor);
+  }
+  const logs = told.map((b) => Math.log(b.factor));
+  const mean = logs.reduce((s, x) => s + x, 0) / logs.length;
+  const square = logs.reduce((s, x) => s + (x - mean) ** 2, 0);
+  return {
+    factor: Math.exp(sum / weight),
+    sigma: Math.hypot(Math.sqrt(1 / weight), BETWEEN_BATCHES),
+    count: told.length,
+    spread: told.length > 1 ? Math.sqrt(square / (told.length - 1)) : null,
+  };
+}
+
 /**
  * Before any touch: most sheets are right to their spread, one in five is further off (another lot, a cold bottle, a
  * ratio). Judgement, no source.
@@ -68,24 +112,37 @@ function chance({ found, ripeS }: Touch, times: SheetTimes, x: number): number {
 /**
  * How fast a coat ripens, by what a finger found.
  * @param touches in any order, ripe ages > 0 @param times of the sheet
- * @returns the sheet's own pace and spread where nothing was touched
+ * @param learned what earlier batches told of the resin; null: nothing
+ * @returns the learned pace, or the sheet's own, with its spread where nothing was touched
  * @throws RangeError on a ripe age that is not above zero
  * Source: Bayes on the logarithm of the pace, by a grid; findings are intervals with soft edges.
  */
-export function paceOf(touches: readonly Touch[], times: SheetTimes): Pace {
+export function paceOf(
+  touches: readonly Touch[],
+  times: SheetTimes,
+  learned: Pick<Learned, 'factor' | 'sigma'> | null = null,
+): Pace {
   assert(
     touches.every((t) => t.ripeS > 0),
     'paceOf',
     touches,
   );
-  if (touches.length === 0) return { factor: 1, sigma: SHEET_TIME_SIGMA, unlikely: false };
+  if (touches.length === 0)
+    return {
+      factor: learned?.factor ?? 1,
+      sigma: learned?.sigma ?? SHEET_TIME_SIGMA,
+      unlikely: false,
+    };
+  const centre = Math.log(learned?.factor ?? 1);
+  // What the shop knows is sharper than the sheet; one batch in five may be something else all the same.
+  const priors = PRIOR.map((p, i) => (i === 0 && learned ? { ...p, sigma: learned.sigma } : p));
   const [sum, mean, square] = [0, 0, 0];
   let total = { sum, mean, square };
   const expected = touches.map(() => 0);
   let prior = 0;
   for (let x: number = GRID.from; x <= GRID.to; x += GRID.step) {
-    const p = PRIOR.reduce(
-      (s, { weight, sigma }) => s + (weight / sigma) * Math.exp(-0.5 * (x / sigma) ** 2),
+    const p = priors.reduce(
+      (s, { weight, sigma }) => s + (weight / sigma) * Math.exp(-0.5 * ((x - centre) / sigma) ** 2),
       0,
     );
     const chances = touches.map((t) => chance(t, times, x));

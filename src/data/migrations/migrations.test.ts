@@ -156,7 +156,7 @@ describe('version 4: coats by intention and what they cost', () => {
         // Version 10: nobody noted silicone or a touch.
         ...{ silicone: false, touches: [] },
         // Version 11: the room has a record of its own, and old clocks start with the pour.
-        mixedMs: before.pouredMs,
+        ...{ mixedMs: before.pouredMs, learned: null },
       });
     }
   });

@@ -161,6 +161,7 @@ export const v11: Migration = {
       coats: rowsOf(tables['coats']).map((row) => ({
         ...without(row, 'history'),
         mixedMs: row['pouredMs'],
+        learned: null,
       })),
       resins: resins.map((row) => ({
         ...row,

@@ -128,6 +128,20 @@ export function chooseSensor(
   });
 }
 
+/** What touches taught of a resin counts no more: another lot, another maker. Its coats keep what they were poured with. */
+export function forgetLearned(
+  db: ShopDb,
+  context: ActionContext,
+  resinId: Id<'resin'>,
+): Promise<void> {
+  return act(db, context, ['resins'], async (w) => {
+    const resin = await db.resins.get(resinId);
+    if (!resin) throw new StaleActionError('resin gone');
+    await w.put('resins', { ...resin, learnsFromMs: context.nowMs });
+    await w.log('resin changed', { text: `${resin.name}: what was learned is put aside` });
+  });
+}
+
 /** The whole shop was saved to a file: the reminder begins anew. */
 export function noteBackup(db: ShopDb, context: ActionContext): Promise<void> {
   return act(db, context, ['settings'], async (w) => {

@@ -128,7 +128,14 @@ export function duplicatePiece(
       await w.put('coats', {
         ...coat,
         ...{ id: renamed(coat.id), pieceId: copy.id, areaIds: coat.areaIds.map(renamed) },
-        ...{ batchId: null, mixedMs: null, pouredMs: null, coveredMs: null, touches: [] },
+        ...{
+          batchId: null,
+          mixedMs: null,
+          pouredMs: null,
+          coveredMs: null,
+          learned: null,
+          touches: [],
+        },
       });
     for (const layer of layers)
       await w.put('layers', {

@@ -144,12 +144,16 @@ export const endStir = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
     },
   });
 
-/** One coat is on its piece: its clock started with the mix. */
+/**
+ * One coat is on its piece: its clock started with the mix.
+ * @param learned what earlier batches told of its resin, kept with it: what is learned later moves no old clock
+ */
 export function pourCoat(
   db: ShopDb,
   context: ActionContext,
   batchId: Id<'batch'>,
   coatId: Id<'coat'>,
+  learned: Coat['learned'] = null,
 ): Promise<void> {
   return act(db, context, [...TABLES, 'room'], async (w) => {
     const { batch, coats } = await readBatch(w, batchId);
@@ -163,6 +167,7 @@ export function pourCoat(
       ...coat,
       mixedMs: batch.mixedMs ?? context.nowMs,
       pouredMs: context.nowMs,
+      learned,
     });
     const last = coats.every((c) => c.id === coatId || c.pouredMs !== null);
     if (last) await w.put('batches', { ...batch, pouredMs: context.nowMs });

@@ -1,4 +1,5 @@
 import type { CoatClock } from '@/core/resin';
+import type { Coat } from '@/records';
 import { clockText } from '@/features/common/clockText';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
 import { SvgText } from '@/ui/SvgText';
@@ -21,7 +22,15 @@ export function placeOnBar(spans: CoatClock['spans'], nowMs: number): number {
 }
 
 /** The states of a coat in order with the clock time at which each begins; all drawn equally wide. */
-export function CureBar({ clock, nowMs }: { clock: CoatClock; nowMs: number }) {
+export function CureBar({
+  clock,
+  touches,
+  nowMs,
+}: {
+  clock: CoatClock;
+  touches: Coat['touches'];
+  nowMs: number;
+}) {
   const { spans } = clock;
   const step = (WIDTH - 4) / spans.length;
   const now = Math.min(WIDTH - 9, Math.max(9, 2 + placeOnBar(spans, nowMs) * (WIDTH - 4)));
@@ -59,6 +68,18 @@ export function CureBar({ clock, nowMs }: { clock: CoatClock; nowMs: number }) {
               {clockText(span.fromMs, nowMs)}
             </SvgText>
           </g>
+        );
+      })}
+      {touches.map(({ atMs }) => {
+        const x = 2 + placeOnBar(spans, atMs) * (WIDTH - 4);
+        return (
+          <path
+            key={atMs}
+            d={`M${x} ${TOP + HEIGHT} v-14 a4 4 0 1 1 0.01 0`}
+            fill="var(--bm-colors-card)"
+            stroke="var(--bm-colors-ink)"
+            strokeWidth="1.5"
+          />
         );
       })}
       <path d={`M${now} ${TOP} V${TOP + HEIGHT}`} stroke="var(--bm-colors-ink)" strokeWidth="3" />

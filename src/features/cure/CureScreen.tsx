@@ -13,6 +13,7 @@ import { Caution } from '@/ui/Caution';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { CureBar } from './CureBar';
+import { NextCoat } from './NextCoat';
 import { SiliconeMark } from './SiliconeMark';
 import { TemperatureForm } from './TemperatureForm';
 import { TouchTests } from './TouchTests';
@@ -81,7 +82,16 @@ function Windows({ view, nowMs }: { view: CoatView; nowMs: number }) {
   );
 }
 
-function CoatCure({ view, nowMs }: { view: CoatView; nowMs: number }) {
+function CoatCure({
+  view,
+  covered,
+  nowMs,
+}: {
+  view: CoatView;
+  /** Another coat lies on it. */
+  covered: boolean;
+  nowMs: number;
+}) {
   const { room } = useShop();
   const { show } = useFormat();
   const { clock, coat, state } = view;
@@ -127,9 +137,11 @@ function CoatCure({ view, nowMs }: { view: CoatView; nowMs: number }) {
           </Box>
         </Box>
       </Flex>
-      <CureBar clock={clock} nowMs={nowMs} />
+      {!covered && <NextCoat view={view} nowMs={nowMs} />}
+      <CureBar clock={clock} touches={coat.touches} nowMs={nowMs} />
       <Box fontSize="xs" color="ink2" textAlign="end" mt="-2">
         Not to scale: every state is drawn equally wide.
+        {coat.touches.length > 0 && ' Pins: touches.'}
       </Box>
       <Windows view={view} nowMs={nowMs} />
       {state !== 'fully cured' && <TouchTests coat={coat} resin={view.resin} nowMs={nowMs} />}
@@ -156,7 +168,7 @@ function Cure({ view }: { view: PieceView }) {
     <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 340px' }} gap="4" alignItems="start">
       <Flex direction="column" gap="4">
         {poured.map((c) => (
-          <CoatCure key={c.coat.id} view={c} nowMs={now} />
+          <CoatCure key={c.coat.id} view={c} covered={c !== top} nowMs={now} />
         ))}
       </Flex>
       <Flex direction="column" gap="4">

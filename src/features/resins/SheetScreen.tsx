@@ -24,6 +24,7 @@ import {
   type SheetField,
 } from './model';
 import { CupPanel } from './CupPanel';
+import { LearnedPanel } from './LearnedPanel';
 import { LabelForm } from './LabelForm';
 import { RatioTruth } from './RatioTruth';
 
@@ -225,6 +226,7 @@ function SheetForm({ resin }: { resin: Resin | null }) {
         </Panel>
         <Flex direction="column" gap="4">
           {sheet && <RatioTruth sheet={sheet} />}
+          {resin && <LearnedPanel resin={resin} />}
           {sheet && <CupPanel sheet={sheet} />}
           <Panel>
             <Heading as="h2" fontSize="lg">

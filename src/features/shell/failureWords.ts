@@ -18,6 +18,7 @@ const STALE: StaleWords = {
   'nothing goes below it': ({ name }) => `${name} lies already: nothing goes below it.`,
   'session left': () => 'This session was already left.',
   'resin already mixed': () => 'Resin is already mixed: pour it, or note what became of it.',
+  'resin gone': () => 'This resin is no longer there.',
   'batch gone': () => 'This batch is no longer in the shop.',
   'batch moved on': ({ step }) => `This batch is already at “${step}”.`,
   'batch not waiting for its cover': () => 'This batch is not waiting for its cover.',

@@ -8,6 +8,7 @@ import { clockText, minutesText } from '@/features/common/clockText';
 import { Outline } from '@/features/common/Outline';
 import { useFormat } from '@/features/common/useFormat';
 import { useShop } from '@/data/hooks';
+import { learnedPace } from '@/shop/learned';
 import { Figure } from '@/ui/Figure';
 import { BenchFrame } from './BenchFrame';
 import { BigAction } from './BigAction';
@@ -65,6 +66,7 @@ function CoatRow({
 
 /** Pour each coat, then cover all of them. */
 export function PourStep({ view }: { view: WetView }) {
+  const shop = useShop();
   const act = useAct();
   const now = useNow();
   const { batch, coats, step } = view;
@@ -99,9 +101,11 @@ export function PourStep({ view }: { view: WetView }) {
               hotkey=" "
               keyName="space"
               onAct={() =>
-                void act('pour', (db, c) => pourCoat(db, c, batch.id, next.coat.id), {
-                  coatId: next.coat.id,
-                })
+                void act(
+                  'pour',
+                  (db, c) => pourCoat(db, c, batch.id, next.coat.id, learnedPace(shop, view.resin)),
+                  { coatId: next.coat.id },
+                )
               }
             />
           )}
