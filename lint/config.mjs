@@ -60,7 +60,7 @@ const zonesOf = (root) => {
     zone(
       src('app'),
       src(''),
-      ['./app', './features', './ui', './workers/server.ts'],
+      ['./app', './features', './ui', './workers/server.ts', './devices/simulatedRoom.ts'],
       'routes render features',
     ),
   ];

@@ -24,9 +24,9 @@ export type Ago = (days: number, hours?: number) => number;
 
 /** A finger found it near its sheet, a touch slower, three times. */
 function touched(b: Bench, pouredMs: number, coat: readonly [string, string]) {
-  b.touch(pouredMs + 7.9 * HOUR, coat, 'strings');
-  b.touch(pouredMs + 8.8 * HOUR, coat, 'tacky');
-  b.touch(pouredMs + 16.8 * HOUR, coat, 'leathery');
+  b.touch(pouredMs + 8.5 * HOUR, coat, 'strings');
+  b.touch(pouredMs + 9.6 * HOUR, coat, 'tacky');
+  b.touch(pouredMs + 17.9 * HOUR, coat, 'leathery');
 }
 
 /** Twelve labels: sealed, domed, two defects found and repaired. Done. */
@@ -291,8 +291,15 @@ export async function tellStory(db: ShopDb, endMs: number): Promise<void> {
   tellLampRoomTray(b, ago, MILLRACE);
   tellPlaces(b, ago, MILLRACE);
   room(b, ago);
-  // The shelf’s logger is read out today: a month at once.
-  story.at(ago(0, 0.1), (db2, c) => addReadings(db2, c, loggerMonth(endMs)));
+  // The shelf’s logger is read out now and then, each time what it has since the last.
+  const logger = loggerMonth(endMs);
+  let sinceMs = 0;
+  for (const atMs of [ago(12.5), ago(5.5), ago(1.55), ago(0, 0.1)]) {
+    const from = sinceMs;
+    const readings = logger.filter((r) => r.atMs > from && r.atMs <= atMs);
+    story.at(atMs, (db2, c) => addReadings(db2, c, readings));
+    sinceMs = atMs;
+  }
   story.at(ago(2), (db2, c) => noteBackup(db2, c));
   await story.play(db);
 }

@@ -1,6 +1,11 @@
 import { saturationPressure } from '@/core/climate';
 import type { SensorReading, SensorWeather } from './roomSensor';
 
+/** What it can play. */
+export const WEATHERS: readonly SensorWeather[] = [
+  ...(['quiet', 'cold night', 'rain', 'window open', 'faults'] as const),
+];
+
 const C = 273.15;
 /** The invented workshop: vapour pressure of its air at 20 °C and 50 %, Pa, and the cold outside, K. */
 const VAPOUR_PA = 0.5 * saturationPressure(20 + C);

@@ -16,14 +16,19 @@ const FOUND: Readonly<Record<TouchFind, string>> = {
   hard: 'takes no nail',
 };
 
-/** What the touches tell of this coat, in one sentence. */
-export function paceWords(factor: number, sigma: number, touches: number): string {
+/** What its touches, or batches before it, tell of a coat, in one sentence. */
+export function paceWords(factor: number, sigma: number, touches: number, batches: number): string {
   const share = Math.abs(factor - 1);
   const how =
     share < 0.02
       ? 'as fast as its sheet says'
       : `${Math.round(share * 100)} % ${factor > 1 ? 'faster' : 'slower'} than its sheet says`;
-  const from = touches === 1 ? 'one touch' : `${touches} touches`;
+  const counted = (n: number, one: string, more: string) =>
+    n === 1 ? `one ${one}` : `${n} ${more}`;
+  const from =
+    touches > 0
+      ? counted(touches, 'touch', 'touches')
+      : counted(batches, 'earlier batch', 'earlier batches');
   return `By ${from} it cures ${how}, ± ${Math.round(sigma * 100)} %.`;
 }
 
@@ -55,11 +60,13 @@ export function TouchTests({ coat, resin, nowMs }: { coat: Coat; resin: Resin; n
           </Button>
         ))}
       </Flex>
+      {(touches.length > 0 || coat.learned) && (
+        <Box mt="2" fontWeight="600">
+          {paceWords(pace.factor, pace.sigma, touches.length, coat.learned?.count ?? 0)}
+        </Box>
+      )}
       {touches.length > 0 && (
         <>
-          <Box mt="2" fontWeight="600">
-            {paceWords(pace.factor, pace.sigma, touches.length)}
-          </Box>
           {pace.unlikely && (
             <Box role="alert" mt="1" color="oxide" fontWeight="600">
               ! A touch fits no likely clock: not this resin, not this ratio, or colder than noted.

@@ -108,8 +108,8 @@ describe('clocks', () => {
   });
   it('each state has its words', () => {
     expect(stateText(placed('Timetable canvas', 'lint'), NOW)).toMatch(/^not before Wed/);
-    expect(stateText(placed('Viaduct painting', 'tooth'), NOW)).toBe('not needed until 18:05');
-    expect(stateText(placed('Viaduct painting', 'wipe'), NOW)).toBe('not needed until 18:05');
+    expect(stateText(placed('Viaduct painting', 'tooth'), NOW)).toBe('not needed until 17:41');
+    expect(stateText(placed('Viaduct painting', 'wipe'), NOW)).toBe('not needed until 17:41');
     expect(stateText(placed('Guard’s paddle', 'rub test'), NOW)).toBe(
       'again, after “Fix the art with matte spray”',
     );

@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { useForm, useWatch, type UseFormReturn } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { useAct, useShop } from '@/data/hooks';
 import { newId, type Resin } from '@/records';
 import { saveResin } from '@/data/repos/bench';
@@ -12,142 +12,17 @@ import { resolverOf } from '@/features/common/formErrors';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
-import { SelectField } from '@/ui/SelectField';
 import { TextAreaField, TextField } from '@/ui/TextField';
-import {
-  draftOfResin,
-  readSheet,
-  TIME_FIELDS,
-  TYPICAL,
-  warmthOptions,
-  type SheetDraft,
-  type SheetField,
-} from './model';
+import { draftOfResin, readSheet, TYPICAL, type SheetDraft, type SheetField } from './model';
 import { CupPanel } from './CupPanel';
 import { LearnedPanel } from './LearnedPanel';
 import { LabelForm } from './LabelForm';
 import { RatioTruth } from './RatioTruth';
+import { SheetFields } from './SheetFields';
 
 const WindowsChart = dynamic(() => import('./WindowsChart').then((m) => m.WindowsChart), {
   ssr: false,
 });
-
-function Group({ title, children }: { title: string; children: React.ReactNode }) {
-  return (
-    <Box as="fieldset" mb="5">
-      <Box asChild fontFamily="heading" fontWeight="600" fontSize="lg" mb="2">
-        <legend>{title}</legend>
-      </Box>
-      <Grid templateColumns="repeat(auto-fill, minmax(150px, 1fr))" gap="3">
-        {children}
-      </Grid>
-    </Box>
-  );
-}
-
-function Fields({ form }: { form: UseFormReturn<SheetDraft> }) {
-  const { settings } = useShop();
-  const { register, formState } = form;
-  const bind = (field: SheetField) => ({
-    ...register(field),
-    error: formState.errors[field]?.message,
-  });
-  return (
-    <>
-      <Group title="Ratio and weight">
-        <SelectField
-          label="Ratio is by"
-          options={[
-            ['volume', 'volume'],
-            ['mass', 'weight'],
-          ]}
-          {...register('by')}
-        />
-        <TextField label="Parts A" {...bind('a')} />
-        <TextField label="Parts B" {...bind('b')} />
-        <TextField
-          label="Density of A"
-          hint="g/ml; volume and weight differ by it"
-          {...bind('densityA')}
-        />
-        <TextField label="Density of B" {...bind('densityB')} />
-        <TextField
-          label="Price of the mix"
-          hint={`${settings.currency}, A and B together; empty when not known`}
-          {...bind('price')}
-        />
-        <SelectField
-          label="Price is for"
-          options={[
-            ['kg', 'a kilogram'],
-            ['l', 'a litre'],
-          ]}
-          {...register('per')}
-        />
-      </Group>
-      <Group title="Flow and limits">
-        <TextField label="Fresh viscosity" {...bind('viscosity')} />
-        <TextField label="Thinnest lift" {...bind('thinnest')} />
-        <TextField label="Thickest lift" {...bind('thickest')} />
-        <TextField label="Shortest stir" hint="Less wants a hold at the bench" {...bind('stir')} />
-      </Group>
-      <Group title="What its maker declares">
-        <TextField
-          label="Bears in service"
-          hint="Highest temperature, 90 °C; empty: not said"
-          {...bind('service')}
-        />
-        <TextField label="For food, declared by" hint="Empty: nobody does" {...bind('foodBy')} />
-        <TextField label="and for" hint="Dry food, all food …" {...bind('foodFor')} />
-        <SelectField
-          label="In daylight it"
-          options={[
-            ['not said', 'is not said'],
-            ['stable', 'keeps its colour'],
-            ['yellows', 'yellows'],
-          ]}
-          {...register('light')}
-        />
-        <TextField
-          label="Colour it bears"
-          hint="Share of the mix, 6 %; empty: not said"
-          {...bind('colour')}
-        />
-        <TextField
-          label="Cures in a room from"
-          hint="15 °C; empty: as usual"
-          {...bind('coldest')}
-        />
-        <TextField label="up to" hint="30 °C" {...bind('warmest')} />
-      </Group>
-      <Group title="Times of the sheet">
-        <TextField label="Stated at" {...bind('reference')} />
-        <TextField label="Working time is for" {...bind('workingMass')} />
-        {TIME_FIELDS.map(([key, words]) => (
-          <TextField key={key} label={words.label} hint={words.hint} {...bind(key)} />
-        ))}
-      </Group>
-      <Box as="details" mb="5">
-        <Box as="summary" cursor="pointer" fontFamily="heading" fontWeight="600" minH="24px">
-          How it cures
-        </Box>
-        <Group title="Where the sheet says nothing it is taken as usual">
-          <SelectField
-            label="Cure speeds up with warmth"
-            options={warmthOptions(form.formState.defaultValues?.energy ?? '')}
-            {...register('energy')}
-            error={formState.errors.energy?.message}
-          />
-        </Group>
-        <Box fontSize="sm" color="ink2">
-          How it thickens follows from its working time and its fresh viscosity: the same curve of
-          cure for every resin, gone through at its own pace. A film stays thin about twice as long
-          as the cup.
-        </Box>
-      </Box>
-    </>
-  );
-}
 
 function SheetForm({ resin }: { resin: Resin | null }) {
   const act = useAct();
@@ -214,7 +89,7 @@ function SheetForm({ resin }: { resin: Resin | null }) {
             <TextField label="Name" error={formState.errors.name?.message} {...register('name')} />
             <TextAreaField label="Note" minH="38px" rows={2} {...register('note')} />
           </Grid>
-          <Fields form={form} />
+          <SheetFields form={form} />
           <Flex justify="flex-end" gap="4" align="center">
             <Box role="status" color="verdigris" fontWeight="600">
               {saved && '✓ Saved'}

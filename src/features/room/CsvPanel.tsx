@@ -2,7 +2,7 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { ReadingsCsv } from '@/core/exchange/readingsCsv';
-import { useAct } from '@/data/hooks';
+import { useAct, useNow } from '@/data/hooks';
 import { addReadings } from '@/data/repos/room';
 import { clockText, spanText } from '@/features/common/clockText';
 import type { RoomSource } from '@/records';
@@ -83,6 +83,7 @@ function Found({ read, nowMs }: { read: ReadingsCsv; nowMs: number }) {
 /** Readings out of a file: what was understood is shown first, and only then written. */
 export function CsvPanel() {
   const act = useAct();
+  const now = useNow(60_000);
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const [dayFirst, setDayFirst] = useState(true);
   const [read, setRead] = useState<ReadingsCsv | null>(null);
@@ -132,7 +133,7 @@ export function CsvPanel() {
         )}
       </FieldRow>
       <Flex direction="column" gap="3" mt="3">
-        {read && <Found read={read} nowMs={Date.now()} />}
+        {read && <Found read={read} nowMs={now} />}
         {read?.ambiguous && chosen && (
           <SelectField
             label="3/4/2026 is"

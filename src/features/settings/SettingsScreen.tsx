@@ -103,8 +103,6 @@ function useSettingsForm() {
   // Another tab saved: fields that are not being typed in follow, the others stay as they are.
   useEffect(() => {
     reset(draftOfSettings(settings), { keepDirtyValues: true });
-    // The words of the fields follow the row alone.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [settings, reset]);
   return { register, save, formState, saved, touched: () => onSaved(false) };
 }

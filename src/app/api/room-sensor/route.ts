@@ -1,9 +1,7 @@
-import { simulatedReading } from '@/devices/simulatedRoom';
-import type { SensorWeather } from '@/devices/roomSensor';
+import { simulatedReading, WEATHERS } from '@/devices/simulatedRoom';
 
 export const dynamic = 'force-dynamic';
 
-const WEATHERS: readonly SensorWeather[] = ['quiet', 'cold night', 'rain', 'window open', 'faults'];
 const EVERY_MS = 2000;
 /** So many may listen at once: each holds a timer. */
 const MOST_LISTENERS = 8;
