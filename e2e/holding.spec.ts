@@ -61,7 +61,7 @@ test('the window shuts in mid-preparation: sand, and do again what was done insi
   await openPiece(page, 'Viaduct painting', 'prepare');
   await expect(page.getByText('Flood 2 is ready.')).toBeVisible();
   await expect(step(page, 'No alcohol inside the recoat window')).toBeVisible();
-  await page.clock.fastForward('04:00:00');
+  await page.clock.fastForward('05:00:00');
   await expect(page.getByText('Flood 2 is held.')).toBeVisible();
   await expect(step(page, /^Mask|^Renew the mask/).first()).toContainText('Sand for tooth');
   await expect(step(page, /Wipe with alcohol/).first()).toBeVisible();

@@ -19,19 +19,19 @@ const known = new WeakMap<RoomDay, readonly SourcedReading[]>();
 export function readingsOf(day: RoomDay): readonly SourcedReading[] {
   const before = known.get(day);
   if (before) return before;
-  const readings = day.readMs.flatMap((atMs, i): SourcedReading[] => {
-    const source = day.sources[day.source[i] ?? NaN];
-    const temperatureK = day.temperatureK[i];
-    return source && temperatureK !== undefined
-      ? [
-          {
-            ...{ atMs, temperatureK, source },
-            humidity: day.humidity[i] ?? null,
-            surfaceK: day.surfaceK[i] ?? null,
-          },
-        ]
-      : [];
-  });
+  const { readMs, temperatureK, humidity, surfaceK, source, sources } = day;
+  const readings: SourcedReading[] = [];
+  for (let i = 0; i < readMs.length; i += 1) {
+    const from = sources[source[i] ?? -1];
+    if (!from) continue;
+    readings.push({
+      atMs: readMs[i] ?? NaN,
+      temperatureK: temperatureK[i] ?? NaN,
+      humidity: humidity[i] ?? null,
+      surfaceK: surfaceK[i] ?? null,
+      source: from,
+    });
+  }
   known.set(day, readings);
   return readings;
 }

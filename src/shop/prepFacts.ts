@@ -16,7 +16,6 @@ import { fitFaults, USUAL_COLOUR, type ResinSheet } from '@/core/resin';
 import type { AirStep } from '@/core/climate';
 import {
   asId,
-  readingsOf,
   TASKS,
   type Area,
   type Coat,
@@ -119,15 +118,9 @@ function spanOf(face: Area | undefined): number {
 const SURFACE_HOLDS_MS = 3_600_000;
 
 /** The newest reading of a surface up to an instant that still counts, K. */
-function surfaceAt({ days }: Room, nowMs: number): number | null {
-  for (const day of [...days].reverse()) {
-    if (day.dayMs + 86_400_000 < nowMs - SURFACE_HOLDS_MS) break;
-    const read = readingsOf(day).findLast(
-      (r) => r.surfaceK !== null && r.atMs <= nowMs && r.source.coatId === null && !r.source.out,
-    );
-    if (read) return nowMs - read.atMs <= SURFACE_HOLDS_MS ? read.surfaceK : null;
-  }
-  return null;
+function surfaceAt({ surfaces }: Room, nowMs: number): number | null {
+  const read = surfaces.findLast((s) => s.atMs <= nowMs);
+  return read && nowMs - read.atMs <= SURFACE_HOLDS_MS ? read.surfaceK : null;
 }
 
 /** The air as it was noted last, with the surface where that was read not long before; null: nobody noted it. */

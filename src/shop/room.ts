@@ -2,17 +2,18 @@ import {
   ASSUMED_AIR,
   believedHumidity,
   forecastAir,
-  readingDoubts,
+  columnDoubts,
+  columnSteps,
   stepsOf,
   withHumidity,
   type AirStep,
   type Forecast,
   type ReadingDoubt,
+  type ReadingColumns,
   type ReadStep,
-  type RoomReading,
 } from '@/core/climate';
 import { ICE_POINT_K } from '@/core/units';
-import { readingsOf, type RoomDay, type SourcedReading } from '@/records';
+import { readingsOf, type RoomDay, type RoomSource, type SourcedReading } from '@/records';
 
 /** The room as it was read last, believed. */
 export interface LastReading {
@@ -32,6 +33,8 @@ export interface Room {
   /** What clocks go by, at least one step: what was read, then the forecast; the assumed room where nobody read it. */
   readonly steps: readonly AirStep[];
   readonly last: LastReading | null;
+  /** Surfaces that were read, oldest first. */
+  readonly surfaces: readonly { readonly atMs: number; readonly surfaceK: number }[];
   /** Records of coats that stood apart. */
   readonly own: ReadonlyMap<string, readonly AirStep[]>;
 }
@@ -41,16 +44,39 @@ const ASSUMED: readonly AirStep[] = [{ fromMs: 0, ...ASSUMED_AIR }];
 const NO_FORECAST: Forecast = { steps: [], spreadK: 2, byPattern: false };
 
 const PEOPLE: readonly string[] = ['typed', 'kept'];
-const asReading = ({ source, ...reading }: SourcedReading): RoomReading => ({
-  ...reading,
-  byDevice: !PEOPLE.includes(source.how),
-});
+const isDevice = ({ how }: RoomSource): boolean => !PEOPLE.includes(how);
+const ofRoom = (source: RoomSource): boolean => source.coatId === null && !source.out;
 
-const ofRoom = ({ source }: SourcedReading): boolean => source.coatId === null && !source.out;
+/** A day's readings that are the room's own, in columns, and the places that they have in the day. */
+interface OwnColumns extends ReadingColumns {
+  readonly places: ArrayLike<number>;
+}
+const columns = new WeakMap<RoomDay, OwnColumns>();
+
+function roomColumns(day: RoomDay): OwnColumns {
+  const before = columns.get(day);
+  if (before) return before;
+  const own = day.sources.map(ofRoom);
+  const device = day.sources.map(isDevice);
+  const { readMs, temperatureK, humidity, source } = day;
+  const all = own.every(Boolean);
+  const places = all
+    ? readMs.map((_, i) => i)
+    : readMs.flatMap((_, i) => (own[source[i] ?? -1] ? [i] : []));
+  const of = <T>(column: readonly T[]): readonly T[] =>
+    all ? column : places.map((i) => column[i] as T);
+  const from = of(source);
+  const made: OwnColumns = {
+    ...{ places, atMs: of(readMs), temperatureK: of(temperatureK), humidity: of(humidity) },
+    byDevice: (i) => device[from[i] ?? -1] ?? false,
+  };
+  columns.set(day, made);
+  return made;
+}
 
 const daySteps = new WeakMap<RoomDay, readonly ReadStep[]>();
 function stepsOfDay(day: RoomDay): readonly ReadStep[] {
-  const steps = daySteps.get(day) ?? stepsOf(readingsOf(day).filter(ofRoom).map(asReading));
+  const steps = daySteps.get(day) ?? columnSteps(roomColumns(day));
   daySteps.set(day, steps);
   return steps;
 }
@@ -58,18 +84,29 @@ function stepsOfDay(day: RoomDay): readonly ReadStep[] {
 /** The newest reading of the room that is believed. */
 function lastOf(days: readonly RoomDay[], read: readonly AirStep[]): LastReading | null {
   for (const day of [...days].reverse()) {
-    const here = readingsOf(day).filter(ofRoom);
-    const doubts = readingDoubts(here.map(asReading));
-    const reading = here.findLast((_, i) => doubts[i] === null);
+    const here = roomColumns(day);
+    const at = columnDoubts(here).lastIndexOf(null);
+    const place = here.places[at];
+    const reading = place === undefined ? undefined : readingsOf(day)[place];
     if (!reading) continue;
-    const wet = days.some((d) =>
-      readingsOf(d).some((r) => ofRoom(r) && believedHumidity(asReading(r)) !== null),
-    );
-    const humidity = believedHumidity(asReading(reading)) ?? read.at(-1)?.humidity ?? null;
+    const wet = days.some((d) => d.humidity.some((h) => believedHumidity(h) !== null));
+    const humidity = believedHumidity(reading.humidity) ?? read.at(-1)?.humidity ?? null;
     const { atMs, temperatureK } = reading;
     return { atMs, temperatureK, humidity: wet ? humidity : null, reading };
   }
   return null;
+}
+
+/** Readings of a surface, oldest first. */
+function surfacesOf(days: readonly RoomDay[]): Room['surfaces'] {
+  return days.flatMap((day) => {
+    const own = day.sources.map(ofRoom);
+    return day.surfaceK.flatMap((surfaceK, i) =>
+      surfaceK !== null && own[day.source[i] ?? -1]
+        ? [{ atMs: day.readMs[i] ?? NaN, surfaceK }]
+        : [],
+    );
+  });
 }
 
 /**
@@ -97,7 +134,10 @@ function ownRecords(days: readonly RoomDay[], steps: readonly AirStep[]) {
     }
   }
   return new Map(
-    [...own].map(([id, readings]) => [id, besideRoom(stepsOf(readings.map(asReading)), steps)]),
+    [...own].map(([id, readings]) => {
+      const told = readings.map((r) => ({ ...r, byDevice: isDevice(r.source) }));
+      return [id, besideRoom(stepsOf(told), steps)];
+    }),
   );
 }
 
@@ -116,6 +156,7 @@ export function roomOf(days: readonly RoomDay[]): Room {
   const room: Room = {
     ...{ days, read, forecast, steps },
     last: lastOf(days, read),
+    surfaces: surfacesOf(days),
     own: ownRecords(days, steps),
   };
   rooms.set(days, room);
@@ -151,9 +192,12 @@ export const planRoomK = (room: Pick<Room, 'read'>): number =>
 
 /** Doubts of a day, one or null for each of its readings; those of coats and those taken out are not judged. */
 export function doubtsOfDay(day: RoomDay): readonly (ReadingDoubt | null)[] {
-  const readings = readingsOf(day);
-  const judged = readings.filter(ofRoom);
-  const doubts = readingDoubts(judged.map(asReading));
-  const of = new Map(judged.map((r, i) => [r, doubts[i] ?? null]));
-  return readings.map((r) => of.get(r) ?? null);
+  const here = roomColumns(day);
+  const doubts = columnDoubts(here);
+  const all: (ReadingDoubt | null)[] = day.readMs.map(() => null);
+  doubts.forEach((doubt, i) => {
+    const place = here.places[i];
+    if (place !== undefined) all[place] = doubt;
+  });
+  return all;
 }

@@ -28,62 +28,77 @@ const JUMP = { offK: 8, apartMs: 1_800_000 } as const;
 /** A device that says the very same for so long, in so many readings, has stopped measuring. Judgement, no source. */
 const STUCK = { afterMs: 12 * 3_600_000, readings: 48 } as const;
 
+/** Readings in columns, oldest first: a device reads every minute, and a month of them is looked at at once. */
+export interface ReadingColumns {
+  readonly atMs: ArrayLike<number>;
+  readonly temperatureK: ArrayLike<number>;
+  readonly humidity: ArrayLike<number | null>;
+  /** Whether the reading at a place is a device's. */
+  readonly byDevice: (i: number) => boolean;
+}
+
+export const columnsOf = (readings: readonly RoomReading[]): ReadingColumns => ({
+  atMs: readings.map((r) => r.atMs),
+  temperatureK: readings.map((r) => r.temperatureK),
+  humidity: readings.map((r) => r.humidity),
+  byDevice: (i) => readings[i]?.byDevice ?? false,
+});
+
 const between = (x: number, { min, max }: { min: number; max: number }) => x >= min && x <= max;
 
 /** One reading that its device took out of the blue: both neighbours agree with each other and not with it. */
-function jumps(before: RoomReading | undefined, here: RoomReading, after: RoomReading | undefined) {
-  if (!here.byDevice || !before || !after) return false;
-  if (after.atMs - before.atMs > 2 * JUMP.apartMs) return false;
-  const [left, right] = [
-    here.temperatureK - before.temperatureK,
-    here.temperatureK - after.temperatureK,
-  ];
-  return Math.abs(left) > JUMP.offK && Math.abs(right) > JUMP.offK && left * right > 0;
+function jumps({ atMs, temperatureK }: ReadingColumns, i: number): boolean {
+  if (i === 0 || i + 1 >= atMs.length) return false;
+  const here = temperatureK[i] ?? NaN;
+  const left = here - (temperatureK[i - 1] ?? NaN);
+  if (!(Math.abs(left) > JUMP.offK)) return false;
+  const right = here - (temperatureK[i + 1] ?? NaN);
+  const apartMs = (atMs[i + 1] ?? NaN) - (atMs[i - 1] ?? NaN);
+  return Math.abs(right) > JUMP.offK && left * right > 0 && apartMs <= 2 * JUMP.apartMs;
 }
 
 /**
  * What is not believed of a record.
- * @param readings oldest first; of several for one instant the last was noted last
+ * @param columns oldest first; of several readings for one instant the last was noted last
  * @returns a doubt or null for each reading, in their order
  * Source: judgement, no source; the limits stand above.
  */
-export function readingDoubts(readings: readonly RoomReading[]): (ReadingDoubt | null)[] {
-  let run = { from: 0, startMs: NaN };
-  return readings.map((here, i) => {
-    const before = readings[i - 1];
-    const after = readings[i + 1];
+export function columnDoubts(columns: ReadingColumns): (ReadingDoubt | null)[] {
+  const { atMs, temperatureK, humidity, byDevice } = columns;
+  const doubts: (ReadingDoubt | null)[] = [];
+  let [runFrom, runStartMs] = [0, NaN];
+  for (let i = 0; i < atMs.length; i += 1) {
+    const [t, at] = [temperatureK[i] ?? NaN, atMs[i] ?? NaN];
+    const device = byDevice(i);
     const same =
-      before?.byDevice === here.byDevice &&
-      before.temperatureK === here.temperatureK &&
-      before.humidity === here.humidity;
-    if (!same) run = { from: i, startMs: here.atMs };
-    if (!between(here.temperatureK, BELIEVED_ROOM_K)) return 'no room so warm or cold';
-    if (after?.atMs === here.atMs) return 'same instant';
-    if (jumps(before, here, after)) return 'jump';
-    const long = here.atMs - run.startMs >= STUCK.afterMs && i - run.from >= STUCK.readings;
-    return here.byDevice && long ? 'stuck' : null;
-  });
+      i > 0 &&
+      temperatureK[i - 1] === t &&
+      humidity[i - 1] === humidity[i] &&
+      byDevice(i - 1) === device;
+    if (!same) [runFrom, runStartMs] = [i, at];
+    let doubt: ReadingDoubt | null = null;
+    if (!between(t, BELIEVED_ROOM_K)) doubt = 'no room so warm or cold';
+    else if (atMs[i + 1] === at) doubt = 'same instant';
+    else if (device && jumps(columns, i)) doubt = 'jump';
+    else if (device && at - runStartMs >= STUCK.afterMs && i - runFrom >= STUCK.readings)
+      doubt = 'stuck';
+    doubts.push(doubt);
+  }
+  return doubts;
 }
 
-/** Humidity of a reading, where it was read and can be; else null. */
-export const believedHumidity = ({ humidity }: RoomReading): number | null =>
+/** {@link columnDoubts} of readings. */
+export const readingDoubts = (readings: readonly RoomReading[]): (ReadingDoubt | null)[] =>
+  columnDoubts(columnsOf(readings));
+
+/** Humidity that was read and can be; else null. */
+export const believedHumidity = (humidity: number | null): number | null =>
   humidity !== null && between(humidity, BELIEVED_HUMIDITY) ? humidity : null;
 
 /** Readings of a device so close together are one step of the record, their mean, ms. Judgement, no source. */
 export const STEP_MS = 600_000;
 /** Air where nobody read it: what most sheets and labels speak of. Common practice, no source. */
 export const ASSUMED_AIR = { temperatureK: 295.15, humidity: 0.5 } as const;
-
-interface Sum {
-  fromMs: number;
-  count: number;
-  temperatureK: number;
-  wet: number;
-  humidity: number;
-  lastMs: number;
-  lastK: number;
-  lastHumidity: number | null;
-}
 
 /** Temperature of a step from an instant on; humidity null where nobody read it. */
 export interface ReadStep {
@@ -92,54 +107,76 @@ export interface ReadStep {
   readonly humidity: number | null;
 }
 
+/** Readings that are being put together to one step. */
+class Bin {
+  private count = 0;
+  private sumK = 0;
+  private wet = 0;
+  private sumWet = 0;
+  private last: ReadStep | null = null;
+
+  constructor(readonly fromMs: number) {}
+
+  add(step: ReadStep): void {
+    this.count += 1;
+    this.sumK += step.temperatureK;
+    if (step.humidity !== null) {
+      this.wet += 1;
+      this.sumWet += step.humidity;
+    }
+    this.last = step;
+  }
+
+  mean(): ReadStep {
+    const humidity = this.wet > 0 ? this.sumWet / this.wet : null;
+    return { fromMs: this.fromMs, temperatureK: this.sumK / this.count, humidity };
+  }
+
+  /** The newest of several; null where it is the only one. */
+  newest(): ReadStep | null {
+    if (this.count < 2 || !this.last) return null;
+    return { ...this.last, humidity: this.last.humidity ?? this.mean().humidity };
+  }
+}
+
 /**
  * The steps that a record makes: what a person read is a step of its own, what a device read within ten minutes is one,
  * and what is in doubt is none.
- * @param readings oldest first @returns steps, oldest first; temperatures ≥ {@link COLDEST_K}
+ * @param columns oldest first @returns steps, oldest first; temperatures ≥ {@link COLDEST_K}
  * Source: means over ten minutes, the time in which a room’s air hardly changes (judgement).
  */
-export function stepsOf(readings: readonly RoomReading[]): ReadStep[] {
-  const doubts = readingDoubts(readings);
+export function columnSteps(columns: ReadingColumns): ReadStep[] {
+  const { atMs, temperatureK, humidity, byDevice } = columns;
+  const doubts = columnDoubts(columns);
   const steps: ReadStep[] = [];
-  let open: Sum | null = null;
-  const close = () => {
-    if (!open) return;
-    steps.push({
-      fromMs: open.fromMs,
-      temperatureK: open.temperatureK / open.count,
-      humidity: open.wet > 0 ? open.humidity / open.wet : null,
-    });
-    open = null;
-  };
-  for (const [i, reading] of readings.entries()) {
+  let bin: Bin | null = null;
+  for (let i = 0; i < atMs.length; i += 1) {
     if (doubts[i] !== null) continue;
-    const temperatureK = Math.max(COLDEST_K, reading.temperatureK);
-    const humidity = believedHumidity(reading);
-    if (!open || !reading.byDevice || reading.atMs - open.fromMs >= STEP_MS) close();
-    const sum: Sum = {
-      ...(open ?? { fromMs: reading.atMs, count: 0, temperatureK: 0, wet: 0, humidity: 0 }),
-      ...{ lastMs: reading.atMs, lastK: temperatureK, lastHumidity: humidity },
-    };
-    sum.count += 1;
-    sum.temperatureK += temperatureK;
-    if (humidity !== null) {
-      sum.wet += 1;
-      sum.humidity += humidity;
+    const fromMs = atMs[i] ?? NaN;
+    const device = byDevice(i);
+    if (bin && (!device || fromMs - bin.fromMs >= STEP_MS)) {
+      steps.push(bin.mean());
+      bin = null;
     }
-    open = sum;
-    if (!reading.byDevice) close();
-  }
-  const last = open as Sum | null;
-  close();
-  // From the newest reading on it is as that one said: what is shown as now is no mean.
-  if (last && last.count > 1)
-    steps.push({
-      fromMs: last.lastMs,
-      temperatureK: last.lastK,
-      humidity: last.lastHumidity ?? steps.at(-1)?.humidity ?? null,
+    bin ??= new Bin(fromMs);
+    bin.add({
+      fromMs,
+      temperatureK: Math.max(COLDEST_K, temperatureK[i] ?? NaN),
+      humidity: believedHumidity(humidity[i] ?? null),
     });
-  return steps;
+    if (device) continue;
+    steps.push(bin.mean());
+    bin = null;
+  }
+  if (bin) steps.push(bin.mean());
+  // From the newest reading on it is as that one said: what is shown as now is no mean.
+  const newest = bin?.newest();
+  return newest ? [...steps, newest] : steps;
 }
+
+/** {@link columnSteps} of readings. */
+export const stepsOf = (readings: readonly RoomReading[]): ReadStep[] =>
+  columnSteps(columnsOf(readings));
 
 /** Steps with the humidity that was read last before, where a step has none. */
 export function withHumidity(steps: readonly ReadStep[]): AirStep[] {

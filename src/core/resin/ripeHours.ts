@@ -37,15 +37,14 @@ export function ripeRate(temperatureK: number, law: RateLaw): number {
 }
 
 /** Records never change once they are made: many coats ask the same one by the same law. */
-const known = new WeakMap<readonly TemperatureStep[], Map<string, StepIntegral>>();
+const known = new WeakMap<readonly TemperatureStep[], WeakMap<RateLaw, StepIntegral>>();
 
 function ripening(history: readonly TemperatureStep[], law: RateLaw): StepIntegral {
-  const here = known.get(history) ?? new Map<string, StepIntegral>();
+  const here = known.get(history) ?? new WeakMap<RateLaw, StepIntegral>();
   known.set(history, here);
-  const key = `${law.activationEnergyJMol}/${law.referenceTemperatureK}`;
   const integral =
-    here.get(key) ?? stepIntegral(history, ({ temperatureK }) => ripeRate(temperatureK, law));
-  here.set(key, integral);
+    here.get(law) ?? stepIntegral(history, ({ temperatureK }) => ripeRate(temperatureK, law));
+  here.set(law, integral);
   return integral;
 }
 
