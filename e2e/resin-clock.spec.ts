@@ -10,6 +10,10 @@ test('a touch moves every window of its coat, is taken back, and one that fits n
   const row = page.getByRole('row', { name: /^Recoat without sanding/ });
   const touch = page.getByRole('region', { name: 'Touch of Flood 1' });
   const before = await row.innerText();
+  const next = page.getByRole('region', { name: 'Next coat on Flood 1' });
+  await expect(next).toContainText('Too early: a coat now would sink in and move it.');
+  await expect(next).toContainText('With the room 3 °C warmer from now on: opens');
+  await expect(touch).toContainText('By 2 earlier batches it cures');
   await touch.getByRole('button', { name: 'pulls strings' }).click();
   await expect(
     touch.getByText(/By one touch it cures \d+ % slower than its sheet says/),
@@ -28,6 +32,7 @@ test('a touch moves every window of its coat, is taken back, and one that fits n
   await page.clock.fastForward('48:00:00');
   await touch.getByRole('button', { name: 'pulls strings' }).click();
   await expect(touch.getByRole('alert')).toContainText('fits no likely clock');
+  await expect(next).toContainText('Sticky: do not coat it.');
 });
 
 test('a resin in its cup: what to do when, and what a larger batch or warm bottles change', async ({
@@ -50,6 +55,20 @@ test('a resin in its cup: what to do when, and what a larger batch or warm bottl
   await cup.getByLabel('Mixed').fill('10 g');
   await cup.getByLabel('Bottles, if warmed').fill('');
   await expect(cup.getByText(/hand-warm|too hot to hold/).first()).toBeVisible();
+});
+
+test('what batches taught stands beside the sheet, and can be put aside', async ({ page }) => {
+  await openDemo(page, '/resins');
+  await page.getByRole('heading', { name: 'Millrace Clear' }).click();
+  const learned = page.getByRole('region', { name: 'Learned in this shop' });
+  await expect(learned).toContainText(/2 batches that were touched tell that it cures 5 % slower/);
+  await expectAccessible(page);
+  await learned.getByRole('button', { name: 'Put it aside …' }).click();
+  await page.getByRole('button', { name: 'Put it aside', exact: true }).click();
+  await expect(learned).toContainText('Nothing yet.');
+  // What is poured already keeps its clock.
+  await openPiece(page, 'Viaduct painting', 'cure');
+  await expect(page.getByText('By 2 earlier batches it cures 5 % slower')).toBeVisible();
 });
 
 test('from the four things on a label to a first coat', async ({ page }) => {

@@ -98,8 +98,13 @@ await shot('resin');
 await click('link', 'Book');
 await page.getByText(/of \d+ entries/).waitFor();
 await shot('book');
-await click('link', 'Settings');
-await shot('settings');
+await click('link', 'Room');
+await page
+  .getByRole('region', { name: 'Air over time' })
+  .locator('.recharts-line')
+  .first()
+  .waitFor();
+await shot('room');
 await piece('Viaduct painting', 'coats');
 await click('link', 'Add to a wet session');
 await click('button', 'Start: weigh A');
