@@ -28,3 +28,47 @@ export function alarmWords(
     }`,
   };
 }
+
+/** Alarms that say the same of several coats, as one. */
+export interface AlarmGroup {
+  readonly key: string;
+  readonly title: string;
+  readonly detail: string;
+}
+
+const KINDS: Readonly<Record<RoomAlarm['is'], string>> = {
+  'too cold': 'Too cold for',
+  'too warm': 'Too warm for',
+  'near dew': 'Surface near the dew point:',
+};
+const sameness = (a: RoomAlarm): string =>
+  a.is === 'near dew'
+    ? a.is
+    : `${a.is} ${a.limitK} ${a.usual ? '' : a.resin.id} ${a.fromMs === null}`;
+
+/** Alarms in groups, the first in full and the other coats by their names. */
+export function alarmGroups(
+  alarms: readonly RoomAlarm[],
+  nowMs: number,
+  format: Format,
+): readonly AlarmGroup[] {
+  const groups = new Map<string, RoomAlarm[]>();
+  for (const alarm of alarms) {
+    const key = sameness(alarm);
+    groups.set(key, [...(groups.get(key) ?? []), alarm]);
+  }
+  return [...groups].flatMap(([key, own]) => {
+    const [first] = own;
+    if (!first) return [];
+    const { title, detail } = alarmWords(first, nowMs, format);
+    if (own.length === 1) return [{ key, title, detail }];
+    const names = own.map((a) => `${a.piece.name}, ${a.coat.name}`).join('; ');
+    return [
+      {
+        key,
+        title: `${KINDS[first.is]} ${own.length} coats that cure`,
+        detail: `${detail} ${names}.`,
+      },
+    ];
+  });
+}

@@ -131,7 +131,7 @@ function NameTick({ x, y, payload }: YAxisTickContentProps) {
   );
 }
 
-const short = (name: string): string => (name.length > 25 ? `${name.slice(0, 24)}…` : name);
+const short = (name: string): string => (name.length > 21 ? `${name.slice(0, 20)}…` : name);
 
 function CoatsChart({
   coats,

@@ -3,7 +3,7 @@ import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { useNow, useShop } from '@/data/hooks';
-import { alarmWords } from '@/features/common/alarmWords';
+import { alarmGroups } from '@/features/common/alarmWords';
 import { clockText } from '@/features/common/clockText';
 import { RoomAir } from '@/features/common/RoomAir';
 import { useFormat, type Format } from '@/features/common/useFormat';
@@ -77,25 +77,23 @@ function Tiles({ nowMs }: { nowMs: number }) {
 function Alarms({ nowMs }: { nowMs: number }) {
   const shop = useShop();
   const format = useFormat();
-  const alarms = roomAlarms(shop, nowMs);
-  if (alarms.length === 0) return null;
+  const groups = alarmGroups(roomAlarms(shop, nowMs), nowMs, format);
+  if (groups.length === 0) return null;
   return (
     <Flex direction="column" gap="2" mb="4">
-      {alarms.map((alarm) => {
-        const { title, detail } = alarmWords(alarm, nowMs, format);
-        return (
-          <Caution key={`${alarm.is}${alarm.coat.id}`} title={`${title}.`}>
-            {detail}
-          </Caution>
-        );
-      })}
+      {groups.map(({ key, title, detail }) => (
+        <Caution key={key} title={`${title}.`}>
+          {detail}
+        </Caution>
+      ))}
     </Flex>
   );
 }
 
 function ChartPanel() {
   const shop = useShop();
-  const now = useNow(STEP_MS);
+  // Never before the newest reading: the chart would not show it.
+  const now = Math.max(useNow(STEP_MS), shop.room.last?.atMs ?? 0);
   const [id, setId] = useState<SpanId>('days');
   const span = SPANS.find((s) => s.id === id) ?? SPANS[1];
   const [fromMs, toMs] = [now - span.backH * HOUR, now + span.aheadH * HOUR];
@@ -199,7 +197,7 @@ function RecordTable({ nowMs }: { nowMs: number }) {
 
 /** The room: what it is, what it was, how it goes on, and what that does to what cures. */
 export function RoomScreen() {
-  const now = useNow(STEP_MS);
+  const now = useNow();
   return (
     <Box maxW="1240px">
       <Heading as="h1" fontSize="3xl" mb="4">

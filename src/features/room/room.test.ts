@@ -2,7 +2,7 @@ import { roomDays, type RoomSource, type SourcedReading } from '@/records';
 import { keepShop, type Shop, type ShopRows } from '@/shop/shop';
 import { roomAlarms } from '@/shop/roomAlarms';
 import { roomOf } from '@/shop/room';
-import { alarmWords } from '../common/alarmWords';
+import { alarmGroups, alarmWords } from '../common/alarmWords';
 import { demoView, HOUR, METRIC, NOW, plain } from '../test/shop';
 import { chartPoints, coatRows, recordRows, roomTiles, sourcesOf } from './model';
 
@@ -118,6 +118,10 @@ describe('alarms', () => {
     const { title, detail } = alarmWords(first, NOW, METRIC);
     expect(title).toMatch(/^Too cold for /);
     expect(plain(detail)).toContain('12.0 °C now; 15.0 °C is the least, what is usual for resins');
+    // They say the same: one caution with all their names.
+    const groups = alarmGroups(alarms, NOW, METRIC);
+    expect(groups.map((g) => g.title)).toEqual([`Too cold for ${alarms.length} coats that cure`]);
+    for (const a of alarms) expect(groups[0]?.detail).toContain(`${a.piece.name}, ${a.coat.name}`);
     const hot = alarmWords(roomAlarms(shopIn(reading(1, 33)), NOW)[0] ?? first, NOW, METRIC);
     expect(hot.title).toMatch(/^Too warm for /);
   });

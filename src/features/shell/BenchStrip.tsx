@@ -10,7 +10,7 @@ import type { Shop } from '@/shop/shop';
 import { Figure } from '@/ui/Figure';
 import { Outline } from '../common/Outline';
 import { STATE_FILL } from '../common/stateWords';
-import { alarmWords } from '../common/alarmWords';
+import { alarmGroups } from '../common/alarmWords';
 import { useFormat, type Format } from '../common/useFormat';
 import { RowTroubles } from '../common/trouble';
 import { readStrip, roomWords, type StripItem } from './stripModel';
@@ -59,10 +59,10 @@ const Clock = memo(function Clock({ item }: { item: StripItem }) {
 
 /** What the room does to a coat that cures, on every page; the first of them in full. */
 function RoomAlarmBar({ shop, now, format }: { shop: Shop; now: number; format: Format }) {
-  const alarms = roomAlarms(shop, now);
-  const [first] = alarms;
+  const groups = alarmGroups(roomAlarms(shop, now), now, format);
+  const [first] = groups;
   if (!first) return null;
-  const { title, detail } = alarmWords(first, now, format);
+  const { title, detail } = first;
   return (
     <Flex
       role="alert"
@@ -80,7 +80,7 @@ function RoomAlarmBar({ shop, now, format }: { shop: Shop; now: number; format: 
         {detail}
       </Box>
       <Box asChild textDecoration="underline" fontWeight="600">
-        <Link href="/room">{alarms.length > 1 ? `All ${alarms.length} alarms` : 'The room'}</Link>
+        <Link href="/room">{groups.length > 1 ? `All ${groups.length} alarms` : 'The room'}</Link>
       </Box>
     </Flex>
   );
