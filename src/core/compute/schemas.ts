@@ -98,6 +98,7 @@ export const sheetSchema = Joi.object({
   activationEnergyJMol: number(),
   referenceTemperatureK: number(),
   workingMassKg: number(),
+  workingAlso: Joi.object({ massKg: number(), workingS: number() }).allow(null),
   thinnestM: number(),
   thickestM: number(),
   stirS: number(),

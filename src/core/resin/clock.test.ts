@@ -177,6 +177,28 @@ describe('workingTime', () => {
   ])('%d kg: %d of the time at 100 g', (massKg, ratio) => {
     expect(Math.abs(workingTime(TEST_SHEET, massKg, 295.15) / 2400 / ratio - 1)).toBeLessThan(0.04);
   });
+  it('between two masses that a sheet states it goes straight in both logarithms, beyond them by the law', () => {
+    const also = { ...TEST_SHEET, workingAlso: { massKg: 0.4, workingS: 1800 } };
+    expect(workingTime(also, 0.1, 295.15)).toBeCloseTo(2400, 9);
+    expect(workingTime(also, 0.4, 295.15)).toBeCloseTo(1800, 9);
+    // Half way in the logarithm of the mass: the geometric mean of the times.
+    expect(workingTime(also, 0.2, 295.15)).toBeCloseTo(Math.sqrt(2400 * 1800), 9);
+    expect(workingTime(also, 0.8, 295.15) / 1800).toBeCloseTo(2 ** -0.07, 9);
+    expect(workingTime(also, 0.05, 295.15) / 2400).toBeCloseTo(2 ** 0.1, 9);
+    const small = { ...TEST_SHEET, workingAlso: { massKg: 0.025, workingS: 2800 } };
+    expect(workingTime(small, 0.05, 295.15)).toBeCloseTo(Math.sqrt(2400 * 2800), 9);
+  });
+  it.each([
+    [{ massKg: 0.4, workingS: 2500 }, 'workingAlso.workingS out-of-range'],
+    [{ massKg: 0.05, workingS: 2300 }, 'workingAlso.workingS out-of-range'],
+    [{ massKg: 0.1, workingS: 2400 }, 'workingAlso.massKg does-not-fit'],
+    [{ massKg: NaN, workingS: 2400 }, 'workingAlso.massKg out-of-range'],
+  ])('a second time that cannot be is told: %j', (workingAlso, fault) => {
+    const checked = checkSheet({ ...TEST_SHEET, workingAlso });
+    expect(checked.ok || checked.issues.map((i) => `${i.path.join('.')} ${i.code}`)).toEqual([
+      fault,
+    ]);
+  });
   it('is clamped beyond the masses it was fitted to', () => {
     expect(workingTime(TEST_SHEET, 30, 295.15)).toBe(workingTime(TEST_SHEET, 3, 295.15));
     expect(() => workingTime(TEST_SHEET, 0, 295.15)).toThrow('workingTime');

@@ -23,6 +23,8 @@ export interface ResinSheet extends MixParts, RateLaw {
   readonly viscosityPaS: number;
   readonly times: SheetTimes;
   readonly workingMassKg: number;
+  /** Working time that the sheet states for another mass too; null or left out: for one only. */
+  readonly workingAlso?: { readonly massKg: number; readonly workingS: number } | null;
   /** Film thickness that the sheet allows in one lift, m. */
   readonly thinnestM: number;
   readonly thickestM: number;
@@ -56,6 +58,33 @@ const within = (path: (string | number)[], value: number, min: number, max: numb
     ? []
     : [{ code: 'out-of-range', path, value, allowed: { min, max } }];
 
+/** A larger cup heats itself and can be worked for less time, never for more; one mass twice says nothing. */
+function alsoIssues({ workingAlso, workingMassKg, times }: ResinSheet): Issue[] {
+  if (!workingAlso) return [];
+  const { massKg, workingS } = workingAlso;
+  const path = ['workingAlso', 'workingS'];
+  const issues = [
+    ...within(['workingAlso', 'massKg'], massKg, 0.001, 50),
+    ...within(path, workingS, 60, LONGEST_S),
+  ];
+  if (issues.length > 0) return issues;
+  if (massKg === workingMassKg)
+    return [{ code: 'does-not-fit', path: ['workingAlso', 'massKg'], value: massKg }];
+  const larger = massKg > workingMassKg;
+  if (larger && workingS > times.workingS)
+    return [
+      { code: 'out-of-range', path, value: workingS, allowed: { min: 60, max: times.workingS } },
+    ];
+  return !larger && workingS < times.workingS
+    ? [
+        {
+          ...{ code: 'out-of-range' as const, path, value: workingS },
+          allowed: { min: times.workingS, max: LONGEST_S },
+        },
+      ]
+    : [];
+}
+
 /**
  * Checks a data sheet.
  * @returns the sheet, or every fault with its path: `out-of-range`, or `out-of-order` at the later of
@@ -74,6 +103,7 @@ export function checkSheet(sheet: ResinSheet): Result<ResinSheet> {
       ROOM_LIMITS_K.max,
     ),
     ...within(['workingMassKg'], sheet.workingMassKg, 0.001, 50),
+    ...alsoIssues(sheet),
     ...within(['thinnestM'], sheet.thinnestM, 1e-5, 0.1),
     ...within(['thickestM'], sheet.thickestM, 1e-5, 0.1),
     ...within(['stirS'], sheet.stirS, STIR_LIMITS_S.min, STIR_LIMITS_S.max),

@@ -14,6 +14,20 @@ const massFactor = (massKg: number): number => {
   return m ** (m >= 1 ? MASS_EXPONENT.large : MASS_EXPONENT.small);
 };
 
+/** Working time at the sheet’s own temperature, s. */
+function atReference(sheet: ResinSheet, massKg: number): number {
+  const { workingMassKg, workingAlso, times } = sheet;
+  const from = (statedS: number, statedKg: number) =>
+    (statedS * massFactor(massKg)) / massFactor(statedKg);
+  if (!workingAlso) return from(times.workingS, workingMassKg);
+  // The sheet itself says what mass does between the two that it states; beyond them the law goes on from the nearer.
+  const span = Math.log(workingAlso.massKg / workingMassKg);
+  const t = Math.log(massKg / workingMassKg) / span;
+  if (t <= 0) return from(times.workingS, workingMassKg);
+  if (t >= 1) return from(workingAlso.workingS, workingAlso.massKg);
+  return times.workingS * (workingAlso.workingS / times.workingS) ** t;
+}
+
 /**
  * Working time in the cup from the moment that part B meets part A.
  * @param sheet the resin's sheet @param massKg mixed mass in one cup, kg, > 0
@@ -21,12 +35,11 @@ const massFactor = (massKg: number): number => {
  * @returns s; about ±12 % (one standard deviation) between 5 g and 3 kg and ±6 K of the reference
  * @throws RangeError on values that are not above zero
  * Source: sheet time × equivalent-age rate (ASTM C1074 form) × (m/100 g)^−0.07 (−0.1 below 100 g), a fit
- *   to a cup heat balance with Kamal–Sourour kinetics, from memory. A deep cup heats itself: spread out.
+ *   to a cup heat balance with Kamal–Sourour kinetics, from memory; straight in ln t over ln m between two stated masses. A deep cup heats itself: spread out.
  */
 export function workingTime(sheet: ResinSheet, massKg: number, temperatureK: number): number {
   assert(massKg > 0 && temperatureK > 0, 'workingTime', { massKg, temperatureK });
-  const atReference = sheet.times.workingS / massFactor(sheet.workingMassKg);
-  return (atReference * massFactor(massKg)) / ripeRate(temperatureK, sheet);
+  return atReference(sheet, massKg) / ripeRate(temperatureK, sheet);
 }
 
 /** How fast viscosity falls with warmth, J/mol: nearly as fast as the cure speeds up. From memory. */

@@ -32,6 +32,12 @@ function Times({ form }: { form: UseFormReturn<SheetDraft> }) {
       <Group title="Times of the sheet">
         <TextField label="Stated at" {...bind('reference')} />
         <TextField label="Working time is for" {...bind('workingMass')} />
+        <TextField
+          label="Of another mass"
+          hint="500 g; empty: the sheet says one"
+          {...bind('alsoMass')}
+        />
+        <TextField label="that is worked for" {...bind('alsoWorking')} />
         {TIME_FIELDS.map(([key, words]) => (
           <TextField key={key} label={words.label} hint={words.hint} {...bind(key)} />
         ))}

@@ -1,3 +1,4 @@
+import type { Resin } from '@/records';
 import { draftOfResin, readSheet, TYPICAL } from './model';
 import { demoView, METRIC, plain } from '../test/shop';
 
@@ -29,6 +30,23 @@ describe('data sheet form', () => {
       return result.ok ? result.value.declared.colourShare : NaN;
     };
     expect([told('6'), told('')]).toEqual([0.06, null]);
+  });
+  it('a second working time, and the room that it cures in, are told whole or not at all', () => {
+    expect(errors({ alsoMass: '500 g' })).toEqual({ alsoWorking: 'And how long is that worked?' });
+    expect(errors({ alsoWorking: '30 min' })).toEqual({ alsoMass: 'Of which mass?' });
+    expect(Object.keys(errors({ alsoMass: '500 g', alsoWorking: '2 h' }))).toEqual(['alsoWorking']);
+    expect(errors({ coldest: '15 C' })).toEqual({ warmest: 'And not above?' });
+    expect(Object.keys(errors({ coldest: '25 C', warmest: '18 C' }))).toEqual(['warmest']);
+    const told = { alsoMass: '500 g', alsoWorking: '30 min', coldest: '18 C', warmest: '26 C' };
+    const read = readSheet({ ...sound, ...told }, METRIC);
+    if (!read.ok) throw new Error(JSON.stringify(read.errors));
+    expect(read.value.sheet.workingAlso).toEqual({
+      massKg: expect.closeTo(0.5, 9),
+      workingS: expect.closeTo(1800, 6),
+    });
+    expect(read.value.declared.curesK?.min).toBeCloseTo(291.15, 9);
+    const back = draftOfResin({ ...shop.resins[0], ...read.value } as Resin, METRIC);
+    expect(readSheet(back, METRIC)).toEqual(read);
   });
   it('takes a bare number as hours: 40 is then too long a working time', () => {
     expect(Object.keys(errors({ workingS: '40' }))).toEqual(['noFlowS']);

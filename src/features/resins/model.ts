@@ -31,6 +31,9 @@ export type SheetDraft = {
   reference: string;
   energy: string;
   workingMass: string;
+  /** Another mass that the sheet states a working time for, and that time; both empty: none. */
+  alsoMass: string;
+  alsoWorking: string;
   thinnest: string;
   thickest: string;
   stir: string;
@@ -81,6 +84,8 @@ export const TYPICAL: SheetDraft = {
   reference: '22 °C',
   energy: '55 kJ/mol',
   workingMass: '100 g',
+  alsoMass: '',
+  alsoWorking: '',
   thinnest: '0.5 mm',
   thickest: '6 mm',
   stir: '2 min',
@@ -139,6 +144,8 @@ export function draftOfResin(resin: Resin, format: Format): SheetDraft {
     reference: editText(sheet.referenceTemperatureK, format.typed('temperature')),
     energy: editText(sheet.activationEnergyJMol, 'kJ/mol'),
     workingMass: editText(sheet.workingMassKg, 'g'),
+    alsoMass: sheet.workingAlso ? editText(sheet.workingAlso.massKg, 'g') : '',
+    alsoWorking: sheet.workingAlso ? hours(sheet.workingAlso.workingS) : '',
     thinnest: film(sheet.thinnestM),
     thickest: film(sheet.thickestM),
     stir: editText(sheet.stirS, 'min'),
@@ -163,8 +170,26 @@ const FIELD_OF: Readonly<Record<string, readonly [SheetField, Quantity]>> = {
 };
 
 function fieldOf(path: readonly (string | number)[]): readonly [SheetField, Quantity] {
+  if (path[0] === 'workingAlso')
+    return path[1] === 'massKg' ? ['alsoMass', 'mass'] : ['alsoWorking', 'duration'];
   if (path[0] === 'times') return [path[1] as keyof SheetTimes, 'duration'];
   return FIELD_OF[String(path[0])] ?? ['name', 'number'];
+}
+
+/** Reads a second working time: mass and time, or neither. */
+function readAlso(
+  draft: SheetDraft,
+  reader: FieldReader<SheetField>,
+): NonNullable<ResinSheet['workingAlso']> | null {
+  const [mass, time] = [draft.alsoMass.trim(), draft.alsoWorking.trim()];
+  if (mass === '' && time === '') return null;
+  if (mass === '') reader.errors.alsoMass = 'Of which mass?';
+  if (time === '') reader.errors.alsoWorking = 'And how long is that worked?';
+  if (mass === '' || time === '') return null;
+  return {
+    massKg: reader.quantity('alsoMass', mass, 'mass', { min: 1e-9 }),
+    workingS: reader.quantity('alsoWorking', time, 'duration', { min: 60 }),
+  };
 }
 
 /** Reads the room that a resin cures in: both ends, or neither. */
@@ -229,6 +254,7 @@ export function readSheet(
     ),
     activationEnergyJMol: reader.quantity('energy', draft.energy, 'molarEnergy', positive),
     workingMassKg: reader.quantity('workingMass', draft.workingMass, 'mass', positive),
+    workingAlso: readAlso(draft, reader),
     thinnestM: reader.quantity('thinnest', draft.thinnest, 'film', positive),
     thickestM: reader.quantity('thickest', draft.thickest, 'film', positive),
     stirS: reader.quantity('stir', draft.stir, 'duration', STIR_LIMITS_S),

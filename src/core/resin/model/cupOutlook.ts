@@ -7,7 +7,12 @@ import type { ResinSheet } from '../sheet';
 const SHEET_FILM_M = 1.6e-3;
 
 /** The numbers of a sheet that a calibration can use. */
-export function pointsOf({ times, workingMassKg, referenceTemperatureK }: ResinSheet): CurePoint[] {
+export function pointsOf({
+  times,
+  workingMassKg,
+  workingAlso,
+  referenceTemperatureK,
+}: ResinSheet): CurePoint[] {
   const film = (mark: 'gel' | 'tack-free' | 'handle' | 'full', timeS: number): CurePoint => ({
     ...{ kind: 'film', mark, thicknessM: SHEET_FILM_M },
     ...{ temperatureK: referenceTemperatureK, timeS },
@@ -17,6 +22,14 @@ export function pointsOf({ times, workingMassKg, referenceTemperatureK }: ResinS
       ...{ kind: 'cup', massKg: workingMassKg },
       ...{ temperatureK: referenceTemperatureK, timeS: times.workingS },
     },
+    ...(workingAlso
+      ? [
+          {
+            ...{ kind: 'cup' as const, massKg: workingAlso.massKg },
+            ...{ temperatureK: referenceTemperatureK, timeS: workingAlso.workingS },
+          },
+        ]
+      : []),
     film('gel', times.noFlowS),
     film('tack-free', times.recoatClosesS),
     film('handle', times.handleS),
