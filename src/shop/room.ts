@@ -110,20 +110,26 @@ function surfacesOf(days: readonly RoomDay[]): Room['surfaces'] {
 }
 
 /**
- * The record of a coat that stood apart: between its first and its last own reading only those count; before and
- * after them it stands in the room.
+ * The record of a coat that stood apart: between its first and its last own reading only those count. After them it stands
+ * there until the room is read again; a forecast of the room does not bring it back.
  */
-function besideRoom(own: readonly ReadStep[], room: readonly AirStep[]): AirStep[] {
+function besideRoom(
+  own: readonly ReadStep[],
+  read: readonly AirStep[],
+  ahead: readonly AirStep[],
+): AirStep[] {
   const [first, last] = [own[0], own.at(-1)];
-  if (!first || !last) return [...room];
+  if (!first || !last) return [...read, ...ahead];
+  const again = read.filter((s) => s.fromMs > last.fromMs);
   return withHumidity([
-    ...room.filter((s) => s.fromMs < first.fromMs),
+    ...read.filter((s) => s.fromMs < first.fromMs),
     ...own,
-    ...room.filter((s) => s.fromMs > last.fromMs),
+    ...again,
+    ...(again.length > 0 ? ahead : []),
   ]);
 }
 
-function ownRecords(days: readonly RoomDay[], steps: readonly AirStep[]) {
+function ownRecords(days: readonly RoomDay[], read: readonly AirStep[], ahead: readonly AirStep[]) {
   const own = new Map<string, SourcedReading[]>();
   for (const day of days) {
     if (!day.sources.some((s) => s.coatId !== null && !s.out)) continue;
@@ -136,7 +142,7 @@ function ownRecords(days: readonly RoomDay[], steps: readonly AirStep[]) {
   return new Map(
     [...own].map(([id, readings]) => {
       const told = readings.map((r) => ({ ...r, byDevice: isDevice(r.source) }));
-      return [id, besideRoom(stepsOf(told), steps)];
+      return [id, besideRoom(stepsOf(told), read, ahead)];
     }),
   );
 }
@@ -157,7 +163,7 @@ export function roomOf(days: readonly RoomDay[]): Room {
     ...{ days, read, forecast, steps },
     last: lastOf(days, read),
     surfaces: surfacesOf(days),
-    own: ownRecords(days, steps),
+    own: ownRecords(days, read, forecast.steps),
   };
   rooms.set(days, room);
   return room;

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { ROOM_LIMITS_K, type ResinSheet } from '@/core/resin';
@@ -13,7 +13,7 @@ import { roomAir } from '@/shop/room';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { TextField } from '@/ui/TextField';
-import { cupSteps, determinedWords, HEAT_WORDS } from './cupWords';
+import { cupSteps, determinedWords, FILM_WORDS, fitWords, HEAT_WORDS } from './cupWords';
 import { useCupOutlook } from './useCupOutlook';
 
 const CupChart = dynamic(() => import('./CupChart').then((m) => m.CupChart), { ssr: false });
@@ -22,6 +22,43 @@ const CupChart = dynamic(() => import('./CupChart').then((m) => m.CupChart), { s
 const MASS_LIMITS_KG = { min: 1e-3, max: 20 } as const;
 /** A batch that many benches mix, kg. Judgement, no source. */
 const USUAL_KG = 0.2;
+
+/** The sheet’s film in this room, by the model and by the sheet: how well the one meets the other. */
+function FilmTable({ outlook }: { outlook: CupOutlook }) {
+  const { show } = useFormat();
+  return (
+    <Box my="2">
+      <chakra.table width="100%">
+        <chakra.caption textAlign="start" color="ink">
+          A film of 1.6 mm in this room: the clocks of coats go by the sheet.
+        </chakra.caption>
+        <thead>
+          <chakra.tr textAlign="left">
+            <th>It</th>
+            <th>sheet</th>
+            <th>model</th>
+          </chakra.tr>
+        </thead>
+        <tbody>
+          {outlook.film.map(({ mark, modelS, sigma, sheetS }) => (
+            <chakra.tr key={mark} borderTopWidth="1px" borderColor="line">
+              <td>{FILM_WORDS[mark]}</td>
+              <td>
+                <Figure>{show(sheetS, 'duration').text}</Figure>
+              </td>
+              <td>
+                <Figure>
+                  {show(modelS, 'duration').text} ± {show(sigma, 'share', 0).text}
+                </Figure>
+              </td>
+            </chakra.tr>
+          ))}
+        </tbody>
+      </chakra.table>
+      <Box>{fitWords(outlook)}</Box>
+    </Box>
+  );
+}
 
 function Told({ outlook, massText }: { outlook: CupOutlook; massText: string }) {
   const { show } = useFormat();
@@ -65,11 +102,12 @@ function Told({ outlook, massText }: { outlook: CupOutlook; massText: string }) 
         <Box as="summary" cursor="pointer" minH="24px">
           How sure, and how it is worked out
         </Box>
-        {determinedWords(outlook)} Kinetics of Kamal and Sourour (1973) with the diffusion of Chern
-        and Poehlein (1987), fitted to five times of the sheet; viscosity of Castro and Macosko
-        (1982); heat balance of a cup as wide as the mix is deep. Stop is 8 times the fresh
-        viscosity as it lies on the board, or 25 K in the cup. How hot a cup gets no sheet tells:
-        only its class is said.
+        {determinedWords(outlook)}
+        <FilmTable outlook={outlook} />
+        Kinetics of Kamal and Sourour (1973) with the diffusion of Chern and Poehlein (1987), fitted
+        to five times of the sheet; viscosity of Castro and Macosko (1982); heat balance of a cup as
+        wide as the mix is deep. Stop is 8 times the fresh viscosity as it lies on the board, or 25
+        K in the cup. How hot a cup gets no sheet tells: only its class is said.
       </Box>
     </>
   );

@@ -1,6 +1,6 @@
 import { cupOutlook } from '@/core/resin/model';
 import { demoView } from '../test/shop';
-import { cupSteps, determinedWords, HEAT_WORDS } from './cupWords';
+import { cupSteps, determinedWords, HEAT_WORDS, fitWords } from './cupWords';
 
 describe('a cup in words', () => {
   const resin = demoView().resins.find((r) => r.name === 'Millrace Clear');
@@ -33,5 +33,19 @@ describe('a cup in words', () => {
   });
   it('says that one temperature tells little of warmth', () => {
     expect(determinedWords(of(0.1))).toContain('taken as usual');
+  });
+});
+
+describe('how well the model meets its sheet', () => {
+  const film = (gel: number, full = 1) => ({
+    film: [
+      { mark: 'gel' as const, modelS: gel * 18_000, sigma: 0.08, sheetS: 18_000 },
+      { mark: 'full' as const, modelS: full * 432_000, sigma: 0.2, sheetS: 432_000 },
+    ],
+  });
+  it('within a third it can be trusted, beyond it cannot, either way; the full cure does not count', () => {
+    for (const good of [1, 1.3, 0.77]) expect(fitWords(film(good))).toContain('can be trusted');
+    for (const poor of [1.4, 0.7]) expect(fitWords(film(poor))).toMatch(/^! The model does not/);
+    expect(fitWords(film(1, 0.5))).toContain('can be trusted');
   });
 });

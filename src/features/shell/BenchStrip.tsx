@@ -1,19 +1,22 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
 import equal from 'fast-deep-equal';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { memo } from 'react';
 import { useNow, useShop } from '@/data/hooks';
 import { roomAir } from '@/shop/room';
-import { roomAlarms } from '@/shop/roomAlarms';
-import type { Shop } from '@/shop/shop';
 import { Figure } from '@/ui/Figure';
 import { Outline } from '../common/Outline';
 import { STATE_FILL } from '../common/stateWords';
-import { alarmGroups } from '../common/alarmWords';
-import { useFormat, type Format } from '../common/useFormat';
+import { useFormat } from '../common/useFormat';
 import { RowTroubles } from '../common/trouble';
 import { readStrip, roomWords, type StripItem } from './stripModel';
+
+/** Comes after the first screen: it draws nothing while the room is fair. */
+const RoomAlarmBar = dynamic(() => import('./RoomAlarmBar').then((m) => m.RoomAlarmBar), {
+  ssr: false,
+});
 
 const saysTheSame = (a: { item: StripItem }, b: { item: StripItem }): boolean =>
   equal({ ...a.item, atMs: 0 }, { ...b.item, atMs: 0 });
@@ -57,41 +60,11 @@ const Clock = memo(function Clock({ item }: { item: StripItem }) {
   );
 }, saysTheSame);
 
-/** What the room does to a coat that cures, on every page; the first of them in full. */
-function RoomAlarmBar({ shop, now, format }: { shop: Shop; now: number; format: Format }) {
-  const groups = alarmGroups(roomAlarms(shop, now), now, format);
-  const [first] = groups;
-  if (!first) return null;
-  const { title, detail } = first;
-  return (
-    <Flex
-      role="alert"
-      gap="3"
-      px="5"
-      py="2"
-      bg="oxide"
-      color="card"
-      align="baseline"
-      wrap="wrap"
-      fontSize="sm"
-    >
-      <Box fontWeight="600">! {title}</Box>
-      <Box flex="1" minW="260px">
-        {detail}
-      </Box>
-      <Box asChild textDecoration="underline" fontWeight="600">
-        <Link href="/room">{groups.length > 1 ? `All ${groups.length} alarms` : 'The room'}</Link>
-      </Box>
-    </Flex>
-  );
-}
-
 /** One clock for each wet batch and curing coat, on every page. */
 export function BenchStrip() {
   const shop = useShop();
   const now = useNow();
-  const format = useFormat();
-  const { show } = format;
+  const { show } = useFormat();
   const { items, troubles } = readStrip(shop, now);
   return (
     <>
@@ -153,7 +126,7 @@ export function BenchStrip() {
           </Link>
         </Flex>
       </Flex>
-      <RoomAlarmBar shop={shop} now={now} format={format} />
+      <RoomAlarmBar now={now} />
       <RowTroubles troubles={troubles} />
     </>
   );

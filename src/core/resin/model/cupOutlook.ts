@@ -1,5 +1,7 @@
 import { calibrate, predict, type Calibration, type CurePoint } from './calibrate';
 import { cupRun, type CupRun, type Vessel } from './cup';
+import { filmRun, type FilmMark } from './film';
+import { ripeRate } from '../ripeHours';
 import { cureViscosity, type Kinetics } from './kinetics';
 import type { ResinSheet } from '../sheet';
 
@@ -77,6 +79,14 @@ export interface CupOutlook {
   /** The same mass spread in a tray. */
   readonly tray: { readonly workingS: number; readonly heat: HeatClass };
   readonly left: Calibration['left'];
+  /** The sheet’s own film in this room, by the model, and by the sheet’s times brought to the room. */
+  readonly film: readonly {
+    readonly mark: FilmMark;
+    readonly modelS: number;
+    /** One standard deviation of its logarithm. */
+    readonly sigma: number;
+    readonly sheetS: number;
+  }[];
 }
 
 const known = new WeakMap<ResinSheet, Calibration>();
@@ -117,7 +127,24 @@ export function cupOutlook({ sheet, massKg, roomK, startK }: CupQuestion): CupOu
     greatestKg: greatestMass(kinetics, roomK, startK),
     tray: { workingS: spread.workingS ?? workingS, heat: classOf(spread.riseK) },
     left: calibration.left,
+    film: filmTimes(sheet, calibration, roomK),
   };
+}
+
+/** Marks of a film that a sheet states too, by the name of its time. */
+const STATED = [
+  ['gel', 'noFlowS'],
+  ['tack-free', 'recoatClosesS'],
+  ['handle', 'handleS'],
+  ['full', 'fullS'],
+] as const;
+
+function filmTimes(sheet: ResinSheet, calibration: Calibration, roomK: number): CupOutlook['film'] {
+  const slower = 1 / ripeRate(roomK, sheet);
+  return STATED.map(([mark, time]) => {
+    const told = predict(calibration, (k) => filmRun(k, SHEET_FILM_M, roomK).marks[mark]);
+    return { mark, modelS: told.timeS, sigma: told.sigma, sheetS: sheet.times[time] * slower };
+  });
 }
 
 function curveOf({ moments }: CupRun, fresh: number, workingS: number): CupOutlook['curve'] {
