@@ -3,7 +3,7 @@ import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { ROOM_LIMITS_K, type ResinSheet } from '@/core/resin';
-import { TRAY_DEPTH_M, type CupOutlook } from '@/core/resin/model';
+import { SHEET_FILM_M, TRAY_DEPTH_M, type CupOutlook } from '@/core/resin/model';
 import { editText } from '@/core/units';
 import { useShop } from '@/data/hooks';
 import { FieldReader } from '@/features/common/fieldReader';
@@ -30,7 +30,8 @@ function FilmTable({ outlook }: { outlook: CupOutlook }) {
     <Box my="2">
       <chakra.table width="100%">
         <chakra.caption textAlign="start" color="ink">
-          A film of 1.6 mm in this room: the clocks of coats go by the sheet.
+          A film of {show(SHEET_FILM_M, 'film').text} in this room: the clocks of coats go by the
+          sheet.
         </chakra.caption>
         <thead>
           <chakra.tr textAlign="left">

@@ -125,13 +125,13 @@ function TemperatureChart({ points, nowMs, fromMs, toMs, symbol }: Omit<Props, '
 /** On one line: the package breaks names that stand side by side into each other. */
 function NameTick({ x, y, payload }: YAxisTickContentProps) {
   return (
-    <text x={x} y={y} dy={4} textAnchor="end" fontSize={12} fill="#53625f">
+    <text x={x} y={y} dy={4} textAnchor="end" style={{ fontSize: 12 }} fill="#53625f">
       {String(payload.value)}
     </text>
   );
 }
 
-const short = (name: string): string => (name.length > 21 ? `${name.slice(0, 20)}…` : name);
+const short = (name: string): string => (name.length > 25 ? `${name.slice(0, 24)}…` : name);
 
 function CoatsChart({
   coats,

@@ -6,7 +6,7 @@ import { cureViscosity, type Kinetics } from './kinetics';
 import type { ResinSheet } from '../sheet';
 
 /** Film that the times of a sheet are taken to speak of, m: what settles by itself. Common practice, no source. */
-const SHEET_FILM_M = 1.6e-3;
+export const SHEET_FILM_M = 1.6e-3;
 
 /** The numbers of a sheet that a calibration can use. */
 export function pointsOf({

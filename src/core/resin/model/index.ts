@@ -2,6 +2,7 @@ export {
   calibrationOf,
   cupOutlook,
   HEAT_CLASSES,
+  SHEET_FILM_M,
   TRAY_DEPTH_M,
   type CupOutlook,
   type CupQuestion,
