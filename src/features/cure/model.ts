@@ -49,7 +49,9 @@ export function roomSince({ coat }: CoatView, room: Room, nowMs: number): RoomRo
   const last = since.at(-1);
   if (!last) return rows;
   const by = (pick: (a: number, b: number) => boolean) =>
-    since.reduce((a, b) => (pick(b.temperatureK, a.temperatureK) ? b : a));
+    [{ fromMs: pouredMs, temperatureK: then }, ...since].reduce((a, b) =>
+      pick(b.temperatureK, a.temperatureK) ? b : a,
+    );
   if (since.length > 1) {
     const [coldest, warmest] = [by((a, b) => a < b), by((a, b) => a > b)];
     rows.push({ words: 'coldest', atMs: coldest.fromMs, temperatureK: coldest.temperatureK });

@@ -1,5 +1,8 @@
-import { readTemperature } from './model';
-import { HOUR, METRIC, NOW } from '../test/shop';
+import { roomDays, type SourcedReading } from '@/records';
+import { roomOf } from '@/shop/room';
+import { pieceViews } from '@/shop/coatView';
+import { readTemperature, roomSince } from './model';
+import { demoView, HOUR, METRIC, NOW } from '../test/shop';
 
 describe('room temperature form', () => {
   const read = (temperature: string, ago: string) =>
@@ -20,5 +23,29 @@ describe('room temperature form', () => {
       ok: false,
       errors: { temperature: expect.stringContaining('Between') },
     });
+  });
+});
+
+describe('the room of a coat since its pour', () => {
+  const top = pieceViews(demoView(), NOW).find((v) => v.piece.name === 'Hall tiles')?.top;
+  if (!top) throw new Error('demo changed');
+  const source = { how: 'typed', by: '', coatId: null, out: false } as const;
+  const read = (hoursAgo: number, celsius: number): SourcedReading => ({
+    ...{ atMs: NOW - hoursAgo * HOUR, temperatureK: celsius + 273.15, humidity: 0.5 },
+    ...{ surfaceK: null, source },
+  });
+  const told = (...readings: SourcedReading[]) =>
+    roomSince(top, roomOf(roomDays(readings)), NOW).map((r) => [
+      r.words,
+      Math.round(r.temperatureK - 273.15),
+    ]);
+  it('the pour itself may be the coldest; what was read before it is not in it', () => {
+    expect(told(read(30, 5), read(20, 18), read(4, 22), read(1, 20))).toEqual([
+      ['at the pour', 18],
+      ['coldest', 18],
+      ['warmest', 22],
+      ['last, from', 20],
+    ]);
+    expect(told(read(20, 18))).toEqual([['at the pour', 18]]);
   });
 });
