@@ -259,6 +259,13 @@ export class Bench {
     );
   }
 
+  /** A finger found it near its sheet, a touch slower, three times. */
+  touchedWhileCuring(pouredMs: number, coat: readonly [string, string]): void {
+    this.touch(pouredMs + 8.5 * HOUR, coat, 'strings');
+    this.touch(pouredMs + 9.6 * HOUR, coat, 'tacky');
+    this.touch(pouredMs + 17.9 * HOUR, coat, 'leathery');
+  }
+
   defect(
     foundMs: number,
     [piece, coat]: readonly [piece: string, coat: string],

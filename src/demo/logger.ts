@@ -41,7 +41,7 @@ function between(marks: readonly (readonly [number, number])[], days: number): n
 const wobble = (i: number): number => Math.sin(i * 2.4) * 0.3 + Math.sin(i * 0.71) * 0.2;
 
 /** A month of an invented logger on the shelf over the bench, every half hour, with one reading of a loose wire. */
-export function loggerMonth(endMs: number): readonly SourcedReading[] {
+function loggerMonth(endMs: number): readonly SourcedReading[] {
   const count = (30 * DAY) / HALF_HOUR;
   return Array.from({ length: count }, (_, i): SourcedReading => {
     const atMs = endMs - (count - i) * HALF_HOUR + HALF_HOUR / 2;
@@ -58,5 +58,14 @@ export function loggerMonth(endMs: number): readonly SourcedReading[] {
       surfaceK: null,
       source: SOURCE,
     };
+  });
+}
+
+/** The month as it is read out now and then, each time what the logger has since the last. */
+export function loggerReadOuts(endMs: number, instants: readonly number[]) {
+  const month = loggerMonth(endMs);
+  return instants.map((atMs, i) => {
+    const sinceMs = instants[i - 1] ?? 0;
+    return { atMs, readings: month.filter((r) => r.atMs > sinceMs && r.atMs <= atMs) };
   });
 }

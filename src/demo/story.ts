@@ -4,7 +4,7 @@ import { US_FLUID_OUNCE_M3 } from '@/core/units';
 import { asId, DEFAULT_SETTINGS, plainArea } from '@/records';
 import { addReadings } from '@/data/repos/room';
 import { Bench, drawn } from './acts';
-import { loggerMonth } from './logger';
+import { loggerReadOuts } from './logger';
 import { LENS_BOX, lensOutline, lensPhoto, lensPlan } from './lampLens';
 import { tellLampRoomTray } from './lampRoomTray';
 import { tellPlaces } from './places';
@@ -22,13 +22,6 @@ const [MILLRACE, LANTERN, TARN] = ['demo-millrace', 'demo-lantern', 'demo-tarn']
 /** An instant so many days and hours before the story ends, ms. */
 export type Ago = (days: number, hours?: number) => number;
 
-/** A finger found it near its sheet, a touch slower, three times. */
-function touched(b: Bench, pouredMs: number, coat: readonly [string, string]) {
-  b.touch(pouredMs + 8.5 * HOUR, coat, 'strings');
-  b.touch(pouredMs + 9.6 * HOUR, coat, 'tacky');
-  b.touch(pouredMs + 17.9 * HOUR, coat, 'leathery');
-}
-
 /** Twelve labels: sealed, domed, two defects found and repaired. Done. */
 function labels(b: Bench, ago: Ago) {
   const name = 'Luggage label set';
@@ -45,7 +38,7 @@ function labels(b: Bench, ago: Ago) {
   });
   b.coat(ago(18, 2), name, { name: 'Dome', kind: 'dome', resin: MILLRACE, thicknessM: 1.4e-3 });
   b.pour(ago(17, 5), name, 'Dome', 22);
-  touched(b, ago(17, 5), [name, 'Dome']);
+  b.touchedWhileCuring(ago(17, 5), [name, 'Dome']);
   b.defect(ago(16, 2), [name, 'Dome'], ['bubbles', 'Pinholes along the grain of three labels'], {
     repairedMs: ago(15, 6),
   });
@@ -68,7 +61,7 @@ function reliefMap(b: Bench, ago: Ago) {
   b.coat(ago(15, 6), name, { name: 'Lock', kind: 'lock', resin: MILLRACE, thicknessM: 0.7e-3 });
   b.do(ago(15, 5), name, 'dry paste', 'Lock', { doneMs: ago(24) });
   b.pour(ago(14, 4), name, 'Lock', 22, 7);
-  touched(b, ago(14, 4), [name, 'Lock']);
+  b.touchedWhileCuring(ago(14, 4), [name, 'Lock']);
   b.defect(
     ago(12, 20),
     [name, 'Lock'],
@@ -291,15 +284,13 @@ export async function tellStory(db: ShopDb, endMs: number): Promise<void> {
   tellLampRoomTray(b, ago, MILLRACE);
   tellPlaces(b, ago, MILLRACE);
   room(b, ago);
-  // The shelf’s logger is read out now and then, each time what it has since the last.
-  const logger = loggerMonth(endMs);
-  let sinceMs = 0;
-  for (const atMs of [ago(12.5), ago(5.5), ago(1.55), ago(0, 0.1)]) {
-    const from = sinceMs;
-    const readings = logger.filter((r) => r.atMs > from && r.atMs <= atMs);
+  for (const { atMs, readings } of loggerReadOuts(endMs, [
+    ago(12.5),
+    ago(5.5),
+    ago(1.55),
+    ago(0, 0.1),
+  ]))
     story.at(atMs, (db2, c) => addReadings(db2, c, readings));
-    sinceMs = atMs;
-  }
   story.at(ago(2), (db2, c) => noteBackup(db2, c));
   await story.play(db);
 }

@@ -41,7 +41,6 @@ export interface Room {
 
 /** A room that nobody read. */
 const ASSUMED: readonly AirStep[] = [{ fromMs: 0, ...ASSUMED_AIR }];
-const NO_FORECAST: Forecast = { steps: [], spreadK: 2, byPattern: false };
 
 const PEOPLE: readonly string[] = ['typed', 'kept'];
 const isDevice = ({ how }: RoomSource): boolean => !PEOPLE.includes(how);
@@ -157,7 +156,7 @@ export function roomOf(days: readonly RoomDay[]): Room {
   const before = rooms.get(days);
   if (before) return before;
   const read = withHumidity(days.flatMap(stepsOfDay));
-  const forecast = read.length > 0 ? forecastAir(read) : NO_FORECAST;
+  const forecast = forecastAir(read.length > 0 ? read : ASSUMED);
   const steps = read.length > 0 ? [...read, ...forecast.steps] : ASSUMED;
   const room: Room = {
     ...{ days, read, forecast, steps },

@@ -7,5 +7,5 @@ export { converged, type Outcome, type Solved } from './outcome';
 export { rootBetween, ROOT_STEPS, type RootOptions, type Side } from './root';
 export { leastSquares, type Fitted } from './leastSquares';
 export { rodas3, type Slope, type StiffOptions, type StiffRun } from './rodas3';
-export { gained, instantOf, stepIntegral, type RecordStep, type StepIntegral } from './stepRecord';
+export { stepIntegral, type RecordStep, type StepIntegral } from './stepRecord';
 export { seededRandom } from './seededRandom';

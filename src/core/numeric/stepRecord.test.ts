@@ -1,4 +1,4 @@
-import { gained, instantOf } from '.';
+import { stepIntegral } from '.';
 
 const H = 3_600_000;
 // 2 until 1 h, nothing until 3 h, 1 from then on; told in any order.
@@ -8,8 +8,9 @@ const RECORD = [
   { fromMs: H, rate: 0 },
 ];
 const rate = (step: { rate: number }) => step.rate;
-const sum = (fromH: number, toH: number) => gained(RECORD, fromH * H, toH * H, rate) / 3600;
-const when = (fromH: number, hours: number) => instantOf(RECORD, fromH * H, hours * 3600, rate) / H;
+const INTEGRAL = stepIntegral(RECORD, rate);
+const sum = (fromH: number, toH: number) => INTEGRAL.gained(fromH * H, toH * H) / 3600;
+const when = (fromH: number, hours: number) => INTEGRAL.instantOf(fromH * H, hours * 3600) / H;
 
 describe('a record of steps', () => {
   it.each([
@@ -45,10 +46,9 @@ describe('a record of steps', () => {
   });
 
   it('never, where the last step gains nothing; an empty record is a bug', () => {
-    const still = [{ fromMs: 0, rate: 0 }];
-    expect(instantOf(still, 0, 1, rate)).toBe(Infinity);
-    expect(gained(still, 0, Infinity, rate)).toBe(0);
-    expect(() => gained([], 0, 1, rate)).toThrow('stepRecord');
-    expect(() => instantOf([], 0, 1, rate)).toThrow('stepRecord');
+    const still = stepIntegral([{ fromMs: 0, rate: 0 }], rate);
+    expect(still.instantOf(0, 1)).toBe(Infinity);
+    expect(still.gained(0, Infinity)).toBe(0);
+    expect(() => stepIntegral([], rate)).toThrow('stepRecord');
   });
 });

@@ -69,26 +69,3 @@ export function stepIntegral<S extends RecordStep>(
     },
   };
 }
-
-/**
- * Integral of a rate over a record between two instants: {@link stepIntegral} for one question.
- * @throws RangeError on an empty record
- */
-export const gained = <S extends RecordStep>(
-  record: readonly S[],
-  fromMs: number,
-  toMs: number,
-  rateOf: (step: S) => number,
-): number => stepIntegral(record, rateOf).gained(fromMs, toMs);
-
-/**
- * The instant at which the integral of a rate from `fromMs` on has come to so much: the inverse of {@link gained}.
- * @param wanted s × rate, >= 0 @returns ms since the epoch; Infinity where it never does
- * @throws RangeError on an empty record
- */
-export const instantOf = <S extends RecordStep>(
-  record: readonly S[],
-  fromMs: number,
-  wanted: number,
-  rateOf: (step: S) => number,
-): number => stepIntegral(record, rateOf).instantOf(fromMs, wanted);

@@ -1,4 +1,5 @@
 import { vapourDeficit, type Air, type AirStep } from '../climate';
+import type { Explanation } from '../explain';
 import { stepIntegral, type StepIntegral } from '../numeric';
 import { assert } from '../result';
 
@@ -28,6 +29,32 @@ export const THIN_LAYER_M = 1e-3;
  */
 export const dryingRate = (air: Air): number =>
   Math.max(0, vapourDeficit(air) / vapourDeficit(LABEL_AIR));
+
+/** How the speed of drying in a room is worked out; `read`: somebody read that air. */
+export const dryingRateExplanation = (
+  { temperatureK, humidity }: Air,
+  read: boolean,
+): Explanation => ({
+  title: 'Speed of drying against the label',
+  formula: 'es(T) · (1 − RH) / (es(22 °C) · 0.5)',
+  inputs: [
+    {
+      label: 'air, T',
+      value: temperatureK,
+      quantity: 'temperature',
+      source: read ? 'measured' : 'assumed',
+    },
+    {
+      label: 'relative humidity, RH',
+      value: humidity,
+      quantity: 'share',
+      source: read ? 'measured' : 'assumed',
+    },
+  ],
+  source:
+    'Dalton: evaporation goes with the vapour-pressure deficit; Magnus form, WMO guide (from memory).',
+  note: `Moving air is not in it: band ± ${Math.round(DRYING_BAND * 100)} %. Solvent is taken to leave at the label’s pace.`,
+});
 
 /**
  * Time that a layer needs at the label's air, s.

@@ -1,6 +1,7 @@
 export {
   DRYING_BAND,
   dryingRate,
+  dryingRateExplanation,
   dryTime,
   LABEL_AIR,
   labelTime,

@@ -17,7 +17,7 @@ export interface NotedReading {
 }
 
 /** The tables that a reading writes. */
-export const ROOM_TABLES = ['room'] as const;
+const ROOM_TABLES = ['room'] as const;
 
 /** What a reading writes: a day of the record, and the entry of the log. */
 export interface ReadingRows {

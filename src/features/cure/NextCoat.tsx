@@ -25,7 +25,7 @@ export function adviceWords(advice: RecoatAdvice, nowMs: number): string {
       const until = clockText(advice.untilMs, nowMs);
       const surely = clockText(advice.surelyUntilMs, nowMs);
       return advice.surelyUntilMs > nowMs
-        ? `Open: coat it without sanding until ${until}; until ${surely} for sure.`
+        ? `Open: coat it without sanding until ${until}; until ${surely} nearly for sure.`
         : `Open without sanding until ${until}, but it may shut any time now: touch it first.`;
     }
     case 'too early':

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { useNow, useShop } from '@/data/hooks';
 import { alarmGroups } from '@/features/common/alarmWords';
 import { clockText } from '@/features/common/clockText';
+import { Explained } from '@/features/common/Explained';
 import { RoomAir } from '@/features/common/RoomAir';
 import { useFormat, type Format } from '@/features/common/useFormat';
 import { roomAlarms } from '@/shop/roomAlarms';
@@ -57,7 +58,16 @@ function Tiles({ nowMs }: { nowMs: number }) {
           </Box>
           {tile.value !== null && (
             <Figure fontSize="2xl" fontWeight="600" lineHeight="1.2">
-              {tileText(tile, format)}
+              {tile.explanation ? (
+                <Explained
+                  explanation={tile.explanation}
+                  quantity={tile.id === 'dew' ? 'temperature' : 'number'}
+                >
+                  {tileText(tile, format)}
+                </Explained>
+              ) : (
+                tileText(tile, format)
+              )}
             </Figure>
           )}
           <Box

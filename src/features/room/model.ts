@@ -1,5 +1,13 @@
-import { dewPoint, forecastSpread, type AirStep } from '@/core/climate';
-import { DEW_MARGIN_K, dewMargin, dryingRate, METER_K } from '@/core/prep';
+import { believedHumidity, dewPoint, forecastSpread, type AirStep } from '@/core/climate';
+import type { Explanation } from '@/core/explain';
+import {
+  DEW_MARGIN_K,
+  dewExplanation,
+  dewMargin,
+  dryingRate,
+  dryingRateExplanation,
+  METER_K,
+} from '@/core/prep';
 import { readingsOf, type RoomDay, type SourcedReading } from '@/records';
 import { pieceViews } from '@/shop/coatView';
 import { airAt } from '@/shop/prepFacts';
@@ -102,6 +110,8 @@ export interface RoomTile {
   readonly value: number | null;
   readonly words: string;
   readonly verdict: 'plain' | 'fine' | 'watch' | 'stop';
+  /** How it is worked out; left out for what was read. */
+  readonly explanation?: Explanation;
 }
 
 /** What the room is now, in six figures. */
@@ -131,6 +141,7 @@ export function roomTiles(room: Room, nowMs: number): readonly RoomTile[] {
     },
     {
       ...{ id: 'dew', label: 'Dew point', value: margin?.dewK ?? null, ...plain },
+      ...(air && margin && { explanation: dewExplanation(air, margin) }),
       words: margin ? 'water settles below it' : 'needs the humidity',
     },
     {
@@ -145,6 +156,7 @@ export function roomTiles(room: Room, nowMs: number): readonly RoomTile[] {
     },
     {
       ...{ id: 'drying', label: 'Paint and glue dry', value: rate, ...plain },
+      explanation: dryingRateExplanation(here, known && room.last?.humidity !== null),
       words: rate === 0 ? 'not at all in this air' : 'times as fast as their labels say',
     },
   ];
@@ -171,7 +183,7 @@ export function recordRows(days: readonly RoomDay[], most: number): RecordRow[] 
       .map((reading, i): RecordRow => {
         const doubt = doubts[i] ?? null;
         const out = reading.source.out ? 'taken out' : null;
-        const wet = reading.humidity !== null && (reading.humidity > 1 || reading.humidity < 0.02);
+        const wet = reading.humidity !== null && believedHumidity(reading.humidity) === null;
         return {
           reading,
           doubt: out ?? (doubt ? DOUBTS[doubt] : wet ? 'humidity cannot be: not believed' : null),

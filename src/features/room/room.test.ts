@@ -31,6 +31,11 @@ describe('the room in six figures', () => {
   it('says what was read and what is taken as usual', () => {
     expect(words()['temperature']?.words).toBe('taken as usual: nobody read it');
     expect(words()['surface']).toMatchObject({ value: null, words: 'needs the humidity' });
+    // What nobody read is not opened as measured.
+    const opened = (...readings: SourcedReading[]) =>
+      words(...readings)['drying']?.explanation?.inputs.map((i) => i.source);
+    expect(opened()).toEqual(['assumed', 'assumed']);
+    expect(opened(reading(1, 20))).toEqual(['measured', 'measured']);
     const dry = words(reading(2, 20, { humidity: null }));
     expect(dry['temperature']?.words).toBe('as it was read last');
     expect(dry['humidity']?.words).toBe('taken as usual: not read');
