@@ -57,6 +57,7 @@ export interface Stales {
   readonly 'resin already mixed': null;
   readonly 'batch gone': null;
   readonly 'resin gone': null;
+  readonly 'lot gone': null;
   readonly 'batch moved on': { readonly step: string };
   readonly 'batch not waiting for its cover': null;
   readonly 'already taken back': null;

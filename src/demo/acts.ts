@@ -19,6 +19,7 @@ import { placesIn } from '@/shop/places';
 import { faceRows, type LayerSpec, type PieceSpec } from './pieceSpec';
 import { ledgerOf, splitOf } from '@/shop/coatView';
 import { learnedPace } from '@/shop/learned';
+import { lotInUse } from '@/shop/lots';
 import { holdsOf, prepOf } from '@/shop/prepView';
 import { coatNamed, coatSeen, pieceNamed, shopNow, type Teller } from './teller';
 
@@ -220,8 +221,9 @@ export class Bench {
       const split = ledger.ok ? splitOf(ledger.value, seen.resin) : null;
       if (!ledger.ok || !split) throw new RangeError(`demo: ${piece}, ${coat} has no volume`);
       const { id, resinId } = seen.coat;
+      const lotId = lotInUse(await shopNow(db), resinId)?.lot.id ?? null;
       return startSession(db, c, {
-        ...{ resinId, coatIds: [id], temperatureK: C + celsius },
+        ...{ resinId, lotId, coatIds: [id], temperatureK: C + celsius },
         ...{ targetM3: ledger.value.totalM3, targetAKg: split.aKg, targetBKg: split.bKg },
       });
     });

@@ -1,4 +1,4 @@
-import { asId, type Resin } from '@/records';
+import { asId, LOTS, type Lot, type Resin } from '@/records';
 
 const MIN = 60;
 const HOUR = 3600;
@@ -108,3 +108,21 @@ export const DEMO_RESINS: readonly Resin[] = [
     },
   },
 ];
+
+const lot = (resin: string, name: string, told: Partial<Lot>): Lot => ({
+  ...LOTS.defaults,
+  ...{ id: asId(`demo-lot-${name.toLowerCase()}`), resinId: asId(resin), name },
+  ...told,
+});
+
+/** Bottles on the shelf: one open of each, one of them past its date, and one sealed. */
+export const demoLots = (ago: (days: number) => number): readonly Lot[] => [
+  lot('demo-millrace', 'M-318', { fullAKg: 2.3, fullBKg: 1.96, bestBeforeMs: ago(-140) }),
+  lot('demo-millrace', 'M-327', { fullAKg: 4.6, fullBKg: 3.92, bestBeforeMs: ago(-300) }),
+  lot('demo-lantern', 'L-091', { fullAKg: 2.24, fullBKg: 0.96, bestBeforeMs: ago(4) }),
+  lot('demo-tarn', 'T-55', { fullAKg: 1, fullBKg: 0.45 }),
+];
+/** Those of them that are in use. */
+export const DEMO_OPENED: readonly Lot['id'][] = ['m-318', 'l-091', 't-55'].map((name) =>
+  asId(`demo-lot-${name}`),
+);

@@ -1,5 +1,6 @@
 import type { ShopDb } from '@/data/db';
 import { noteBackup, saveResin, saveSettings } from '@/data/repos/bench';
+import { markLot, saveLot } from '@/data/repos/lots';
 import { US_FLUID_OUNCE_M3 } from '@/core/units';
 import { asId, DEFAULT_SETTINGS, plainArea } from '@/records';
 import { addReadings } from '@/data/repos/room';
@@ -11,7 +12,7 @@ import { tellPlaces } from './places';
 import { hangingPlate, paddleOutline } from './paddle';
 import { oldEpoxy } from './pieceSpec';
 import { dimpledDisc } from './pictures';
-import { DEMO_RESINS } from './resins';
+import { DEMO_OPENED, DEMO_RESINS, demoLots } from './resins';
 import { Teller } from './teller';
 import { tellCanvas } from './timetableCanvas';
 
@@ -274,6 +275,8 @@ export async function tellStory(db: ShopDb, endMs: number): Promise<void> {
   const b = new Bench(story);
   story.at(ago(21, 3.5), (db2, c) => saveSettings(db2, c, { ...DEFAULT_SETTINGS, person: 'Ines' }));
   for (const resin of DEMO_RESINS) story.at(ago(21, 3), (db2, c) => saveResin(db2, c, resin));
+  for (const lot of demoLots(ago)) story.at(ago(21, 2.9), (db2, c) => saveLot(db2, c, lot));
+  for (const id of DEMO_OPENED) story.at(ago(21, 2.8), (db2, c) => markLot(db2, c, id, 'openedMs'));
   b.note(
     ago(21, 2),
     'Commission of the Fernhollow museum line begins: fifteen pieces, first six on the bench.',

@@ -9,6 +9,8 @@ export interface Batch {
   readonly id: Id<'batch'>;
   readonly sessionId: Id<'session'>;
   readonly resinId: Id<'resin'>;
+  /** Bottles that it is mixed from; null: not told. */
+  readonly lotId: Id<'lot'> | null;
   readonly coatIds: readonly Id<'coat'>[];
   readonly targetM3: number;
   readonly targetAKg: number;
@@ -36,8 +38,10 @@ export const BATCHES = defineRecord<Batch>()({
   references: [
     { field: 'sessionId', table: 'sessions' },
     { field: 'resinId', table: 'resins' },
+    { field: 'lotId', table: 'lots' },
   ],
   defaults: {
+    lotId: null,
     aKg: null,
     bKg: null,
     aBy: null,
@@ -50,10 +54,11 @@ export const BATCHES = defineRecord<Batch>()({
     pouredMs: null,
     coveredMs: null,
   },
-  schema: ({ Joi, id, mass, maybeInstant, maybeOneOf, number, oneOf }) => ({
+  schema: ({ Joi, id, mass, maybeId, maybeInstant, maybeOneOf, number, oneOf }) => ({
     id: id(),
     sessionId: id(),
     resinId: id(),
+    lotId: maybeId(),
     coatIds: Joi.array().items(id()).min(1).required(),
     targetM3: number().greater(0).max(1),
     targetAKg: mass(),

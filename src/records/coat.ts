@@ -14,7 +14,7 @@ import {
 } from '@/core/coat';
 import type { Point } from '@/core/geometry';
 import { COAT_KINDS, type CoatKind } from '@/core/piece';
-import { TOUCH_FINDS, type Learned, type TouchFind } from '@/core/resin';
+import { TOUCH_FINDS, TOUCHED, type Learned, type Touched, type TouchFind } from '@/core/resin';
 import { defineRecord, type Parts } from './define';
 import type { Id } from './id';
 
@@ -53,8 +53,13 @@ export interface Coat {
   readonly coveredMs: number | null;
   /** What earlier batches had told of its resin when it was poured; null: nothing, or it is not poured. */
   readonly learned: Learned | null;
-  /** What a finger found on it, and when; empty before the pour. */
-  readonly touches: readonly { readonly atMs: number; readonly found: TouchFind }[];
+  /** What a finger found on it or on its witness, and when; empty before the pour. */
+  readonly touches: readonly CoatTouch[];
+}
+export interface CoatTouch {
+  readonly atMs: number;
+  readonly found: TouchFind;
+  readonly on: Touched;
 }
 
 /** A path of resin on the plan of a face. */
@@ -203,7 +208,10 @@ export const COATS = defineRecord<Coat>()({
       touches: Joi.when('pouredMs', {
         is: null,
         then: Joi.array().max(0).required(),
-        otherwise: listOf(Joi.object({ atMs: instant(), found: oneOf(TOUCH_FINDS) }), 50),
+        otherwise: listOf(
+          Joi.object({ atMs: instant(), found: oneOf(TOUCH_FINDS), on: oneOf(TOUCHED) }),
+          50,
+        ),
       }),
     };
   },

@@ -18,9 +18,10 @@ const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {
   pieces: ['level', 'turnedMs', 'dueMs'],
   areas: ['partOf'],
   layers: ['over'],
+  lots: ['openedMs', 'bestBeforeMs', 'fullAKg', 'fullBKg', 'emptyMs'],
   sessions: ['endedMs'],
   batches: [
-    ...['aKg', 'bKg', 'aBy', 'bBy', 'reading'],
+    ...['lotId', 'aKg', 'bKg', 'aBy', 'bBy', 'reading'],
     ...['mixedMs', 'stirStartedMs', 'stirredMs', 'pouredMs', 'coveredMs'],
   ],
   coats: ['batchId', 'learned', 'pouredMs', 'coveredMs', 'line'],

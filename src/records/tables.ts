@@ -5,6 +5,7 @@ import { DEFECTS } from './defect';
 import type { RecordDefinition } from './define';
 import { DRAFTS } from './draft';
 import { LAYERS } from './layer';
+import { LOTS } from './lot';
 import { LOG } from './logEntry';
 import { PHOTOS } from './photo';
 import { PIECES } from './piece';
@@ -17,7 +18,7 @@ import { TEMPLATES } from './template';
 
 /** Every table of the shop. A new one is a file of its own and its name here. */
 const ALL = [
-  ...[SETTINGS, PIECES, AREAS, RESINS, COATS, LAYERS, SESSIONS, BATCHES],
+  ...[SETTINGS, PIECES, AREAS, RESINS, LOTS, COATS, LAYERS, SESSIONS, BATCHES],
   ...[DEFECTS, PHOTOS, TASKS, TEMPLATES, ROOM, DRAFTS, LOG],
 ] as const;
 type Definition = (typeof ALL)[number];

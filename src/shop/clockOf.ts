@@ -46,8 +46,8 @@ export function coatPace(coat: Coat, sheet: ResinSheet, room: Room): Pace {
   if (before?.sheet === sheet && (before.record === record || touches.length === 0))
     return before.pace;
   const startMs = startOf(coat);
-  const told = touches.map(({ found, atMs }) => ({
-    found,
+  const told = touches.map(({ found, atMs, on }) => ({
+    ...{ found, on },
     ripeS: Math.max(FIRST_S, ripeSeconds(record, startMs ?? atMs, atMs, sheet)),
   }));
   const pace = paceOf(told, sheet.times, coat.learned);

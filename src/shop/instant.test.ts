@@ -64,7 +64,16 @@ const batch: Batch = {
 const shopOf = (rows: Partial<ShopRows>) =>
   keepShop({
     ...{ settings: [DEFAULT_SETTINGS], pieces: [piece], areas: [face], resins: [resin], coats: [] },
-    ...{ sessions: [], batches: [], defects: [], tasks: [], templates: [], layers: [], room: [] },
+    ...{
+      sessions: [],
+      batches: [],
+      defects: [],
+      tasks: [],
+      templates: [],
+      layers: [],
+      room: [],
+      lots: [],
+    },
     ...rows,
   }).shop;
 const asks = (rows: Partial<ShopRows>): readonly Ask[] =>

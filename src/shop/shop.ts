@@ -4,6 +4,7 @@ import {
   type Batch,
   type Coat,
   type Layer,
+  type Lot,
   DEFAULT_SETTINGS,
   type Defect,
   LIVE_TABLES,
@@ -29,6 +30,8 @@ export interface Shop {
   readonly areas: readonly Area[];
   /** By name. */
   readonly resins: readonly Resin[];
+  /** Bottles of resins, by name. */
+  readonly lots: readonly Lot[];
   /** From the ground up. */
   readonly coats: readonly Coat[];
   readonly layers: readonly Layer[];

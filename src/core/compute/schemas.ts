@@ -74,6 +74,7 @@ const mixParts = {
   }).required(),
   densityAKgM3: number(),
   densityBKgM3: number(),
+  assumedDensity: Joi.array().items(Joi.valid('A', 'B')).unique().max(2),
 };
 export const mixPartsSchema = Joi.object(mixParts).required();
 

@@ -39,7 +39,7 @@ export {
   type GritScale,
   type Scratch,
 } from './grit';
-export { MASK_FACTS, maskMaterials, removal } from './masks';
+export { MASK_FACTS, maskMaterials, removal, unmaskAges } from './masks';
 export { soldAs, sumMaterials, type MaterialNeed, type MaterialSum } from './materials';
 export { coatOrder, planPrep, PREP_RULES } from './planPrep';
 export { allNow } from './allNow';

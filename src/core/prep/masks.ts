@@ -1,3 +1,4 @@
+import type { SheetTimes } from '../resin';
 import type { CoatInstants, MaskMethod } from './facts';
 import { need, type MaterialNeed } from './materials';
 import type { Removal } from './task';
@@ -116,6 +117,28 @@ export function maskMaterials(method: MaskMethod, lengthM: number, wallM = 0): M
       return [brushed('PVA glue', 1e-3)];
     case 'none':
       return [];
+  }
+}
+
+/**
+ * Ripe ages between which a mask comes off best, s; null at the end: it stays that way.
+ * @returns null where nothing is masked
+ * Source: trade practice for each method (table above), no source.
+ */
+export function unmaskAges(
+  method: MaskMethod,
+  times: SheetTimes,
+): readonly [fromS: number, toS: number | null] | null {
+  switch (method) {
+    case 'painter’s tape':
+      return [times.leatheryS, times.unmaskClosesS];
+    case 'cloth tape':
+      return [times.noFlowS, times.leatheryS];
+    case 'latex':
+    case 'PVA glue':
+      return [times.handleS, null];
+    case 'none':
+      return null;
   }
 }
 

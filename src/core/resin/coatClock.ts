@@ -58,6 +58,8 @@ export interface TimelineInput {
   readonly sheet: ResinSheet;
   /** As touches tell; the sheet's own pace when left out. */
   readonly pace?: ClockPace;
+  /** Ripe ages between which its mask comes off, s; open at the end when null. From leathery on, as tape does, when left out. */
+  readonly unmask?: readonly [fromS: number, toS: number | null];
   /** From when on the room is a forecast, and how far that may be off in the end, K; null or left out: it is known. */
   readonly ahead?: { readonly fromMs: number; readonly spreadK: number } | null;
 }
@@ -109,9 +111,12 @@ export function stateAt(ripeS: number, times: SheetTimes): CuringState {
   return state;
 }
 
-function sheetWindows(t: SheetTimes): readonly (readonly [WindowKind, number, number | null])[] {
+function sheetWindows(
+  t: SheetTimes,
+  [unmaskS, unmaskedS]: NonNullable<TimelineInput['unmask']> = [t.leatheryS, t.unmaskClosesS],
+): readonly (readonly [WindowKind, number, number | null])[] {
   return [
-    ['unmask', t.leatheryS, t.unmaskClosesS],
+    ['unmask', unmaskS, unmaskedS],
     ['recoat', t.recoatOpensS, t.recoatClosesS],
     ['handle', t.handleS, null],
     ['warm load', t.warmLoadS, null],
@@ -132,7 +137,7 @@ const perKelvin = ({ activationEnergyJMol, referenceTemperatureK }: ResinSheet):
  *   a forecast (rate error E/(R T²) a kelvin; the two are independent). Warm load never comes earlier than by the sheet.
  */
 export function timeline(input: TimelineInput): Timeline {
-  const { startMs, history, sheet, pace = AS_SHEET, ahead } = input;
+  const { startMs, history, sheet, pace = AS_SHEET, ahead, unmask } = input;
   const { factor, sigma } = pace;
   const at = (ripe: number, by = factor) => instantAtRipe(history, startMs, ripe / by, sheet);
   const roomSigma = (atMs: number): number => {
@@ -150,7 +155,7 @@ export function timeline(input: TimelineInput): Timeline {
       const until = begins[i + 1]?.[1];
       return { state, fromMs: at(from), toMs: until === undefined ? null : at(until) };
     }),
-    windows: sheetWindows(sheet.times).map(([kind, opens, closes]) => ({
+    windows: sheetWindows(sheet.times, unmask).map(([kind, opens, closes]) => ({
       kind,
       opensMs: at(opens, kind === 'warm load' ? Math.min(1, factor) : factor),
       closesMs: closes === null ? null : at(closes),

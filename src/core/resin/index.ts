@@ -1,5 +1,6 @@
 export {
   massRatioBA,
+  massRatioDoubt,
   mixDensity,
   mixPartsIssues,
   splitMix,
@@ -7,6 +8,7 @@ export {
   DENSITY_LIMITS_KG_M3,
   RESIN_DENSITY_KG_M3,
   RATIO_LIMITS,
+  USUAL_DENSITY_KG_M3,
   type MixParts,
   type MixRatio,
   type MixSplit,
@@ -80,15 +82,18 @@ export {
   USUAL_COLOUR,
   USUAL_ROOM_K,
 } from './fitness';
+export { leftInLot, lotDoubts, type LotAmount, type LotDoubt, type PartsKg } from './lot';
 export { ifWarmer, recoatAdvice, type RecoatAdvice } from './recoatAdvice';
 export {
   learnedOf,
   paceOf,
   TOUCH_FINDS,
+  TOUCHED,
   touchSpan,
   type Learned,
   type Pace,
   type Touch,
+  type Touched,
   type TouchFind,
 } from './touch';
 export type { ClockPace } from './coatClock';

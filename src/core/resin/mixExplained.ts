@@ -4,12 +4,19 @@ import type { MixSplit } from './ratio';
 import type { ResinSheet } from './sheet';
 
 /** What the sheet says of a mix: its ratio and the densities of both parts. */
-const sheetInputs = ({ ratio, densityAKgM3, densityBKgM3 }: ResinSheet): ExplainInput[] => [
-  { label: `ratio by ${ratio.by}, a`, value: ratio.a, quantity: 'number', source: 'data sheet' },
-  { label: `ratio by ${ratio.by}, b`, value: ratio.b, quantity: 'number', source: 'data sheet' },
-  { label: 'density of A', value: densityAKgM3, quantity: 'density', source: 'data sheet' },
-  { label: 'density of B', value: densityBKgM3, quantity: 'density', source: 'data sheet' },
-];
+const sheetInputs = (sheet: ResinSheet): ExplainInput[] => {
+  const { ratio, densityAKgM3, densityBKgM3, assumedDensity = [] } = sheet;
+  const density = (part: 'A' | 'B', value: number): ExplainInput => ({
+    ...{ label: `density of ${part}`, value, quantity: 'density' },
+    source: assumedDensity.includes(part) ? 'assumed' : 'data sheet',
+  });
+  return [
+    { label: `ratio by ${ratio.by}, a`, value: ratio.a, quantity: 'number', source: 'data sheet' },
+    { label: `ratio by ${ratio.by}, b`, value: ratio.b, quantity: 'number', source: 'data sheet' },
+    density('A', densityAKgM3),
+    density('B', densityBKgM3),
+  ];
+};
 
 /** Both parts of a mix, opened: why they weigh what they do. */
 export function splitExplanation(split: MixSplit, sheet: ResinSheet, part: 'A' | 'B'): Explanation {

@@ -12,6 +12,8 @@ export interface MixParts {
   /** Density of part A and part B, kg/m³. */
   readonly densityAKgM3: number;
   readonly densityBKgM3: number;
+  /** Parts whose density no sheet gives: the usual one stands in its place. Left out: none. */
+  readonly assumedDensity?: readonly ('A' | 'B')[];
 }
 
 /** Both parts of a mix, each as volume and as mass. */
@@ -33,6 +35,10 @@ export interface MixSplit {
 export const DENSITY_LIMITS_KG_M3 = { min: 700, max: 2500 } as const;
 /** Densities that resins and hardeners have: thin amines 900, heavily filled resins 2200 kg/m³. From memory. */
 export const RESIN_DENSITY_KG_M3 = { min: 850, max: 2200 } as const;
+/** What is taken where a sheet gives no density: unfilled epoxy and its hardener, kg/m³. From memory. */
+export const USUAL_DENSITY_KG_M3 = { A: 1100, B: 1000 } as const;
+/** How far resins and hardeners lie from those, one standard deviation as a share. From memory (1.05–1.18, 0.93–1.05). */
+const USUAL_DENSITY_SIGMA = 0.04;
 /** Widest ratio of one part to the other. From memory. */
 export const RATIO_LIMITS = { min: 0.01, max: 100 } as const;
 
@@ -59,6 +65,14 @@ export function massRatioBA({ ratio, densityAKgM3, densityBKgM3 }: MixParts): nu
   const asWritten = ratio.b / ratio.a;
   return ratio.by === 'mass' ? asWritten : (asWritten * densityBKgM3) / densityAKgM3;
 }
+
+/**
+ * How far the ratio may be off that is weighed out of a ratio by volume with densities that were assumed.
+ * @returns one standard deviation as a share; 0 where the sheet gives what is needed
+ * Source: first-order propagation; errors of both densities are independent.
+ */
+export const massRatioDoubt = ({ ratio, assumedDensity = [] }: MixParts): number =>
+  ratio.by === 'mass' ? 0 : USUAL_DENSITY_SIGMA * Math.sqrt(new Set(assumedDensity).size);
 
 /** Volume of B for one of A. */
 export function volumeRatioBA({ ratio, densityAKgM3, densityBKgM3 }: MixParts): number {

@@ -6,10 +6,12 @@ import { learnedOf, paceOf, TOUCH_FINDS, touchSpan, type Touch, type TouchFind }
 const { times } = TEST_SHEET;
 const at = (found: TouchFind, ripeS: number): Touch => ({ found, ripeS });
 const HOUR = 3_600_000;
+/** What follows one another; a finger that leaves no mark says only that a print takes no more. */
+const LADDER = TOUCH_FINDS.filter((f) => f !== 'no mark');
 
 describe('what a finger tells', () => {
   it('findings follow one another without a gap', () => {
-    const spans = TOUCH_FINDS.map((f) => touchSpan(f, times));
+    const spans = LADDER.map((f) => touchSpan(f, times));
     expect(spans[0]?.[0]).toBe(0);
     spans.slice(1).forEach(([from], i) => expect(from).toBe(spans[i]?.[1]));
     expect(spans.at(-1)?.[1]).toBe(Infinity);
@@ -29,6 +31,24 @@ describe('what a finger tells', () => {
     expect(paceOf([at('strings', times.leatheryS * 1.2)], times).factor).toBeLessThan(0.9);
     expect(paceOf([at('hard', times.hardS * 0.8)], times).factor).toBeGreaterThan(1.1);
   });
+  it('no mark means a print takes no more, whatever a nail would do', () => {
+    const firm = touchSpan('nail mark', times)[0];
+    expect(touchSpan('no mark', times)).toEqual([firm, Infinity]);
+    const [none, nail] = (['no mark', 'nail mark'] as const).map((f) =>
+      paceOf([at(f, firm * 1.02)], times),
+    );
+    // It leaves open that it is hard already: drawn as far to the fast side, and no surer.
+    expect(none?.factor).toBeGreaterThan(1);
+    expect(none?.factor).toBeGreaterThanOrEqual(nail?.factor ?? NaN);
+    expect(none?.sigma).toBeGreaterThanOrEqual(nail?.sigma ?? NaN);
+  });
+  it('what lies in the cup moves the clock the same way, less far and less surely', () => {
+    const late = at('strings', times.leatheryS * 1.2);
+    const [coat, cup] = [paceOf([late], times), paceOf([{ ...late, on: 'witness cup' }], times)];
+    expect(cup.factor).toBeLessThan(1);
+    expect(cup.factor).toBeGreaterThan(coat.factor);
+    expect(cup.sigma).toBeGreaterThan(coat.sigma);
+  });
   it('strings after two days fit no clock, and that is said', () => {
     expect(paceOf([at('strings', times.hardS * 2)], times).unlikely).toBe(true);
     expect(paceOf([at('hard', times.hardS * 1.5)], times).unlikely).toBe(false);
@@ -44,7 +64,7 @@ describe('on shops whose truth is known', () => {
     [0.85, 1.1, 1.6].map((k) => {
       const ripeS = k * times.leatheryS * Math.exp(0.15 * gauss());
       const felt = ripeS * pace * Math.exp(0.08 * gauss());
-      const found = TOUCH_FINDS.find((f) => felt < touchSpan(f, times)[1]) ?? 'hard';
+      const found = LADDER.find((f) => felt < touchSpan(f, times)[1]) ?? 'hard';
       return { found, ripeS };
     });
   it('the band of 90 % holds 85 to 95 % of 500 shops', () => {
@@ -125,7 +145,7 @@ describe('what batches teach of their resin', () => {
         const own = truth + 0.06 * gauss();
         const touches = [0.9, 1.1, 1.7].map((k): Touch => {
           const felt = k * times.leatheryS * Math.exp(own + 0.08 * gauss());
-          const found = TOUCH_FINDS.find((f) => felt < touchSpan(f, times)[1]) ?? 'hard';
+          const found = LADDER.find((f) => felt < touchSpan(f, times)[1]) ?? 'hard';
           return { found, ripeS: k * times.leatheryS };
         });
         return paceOf(touches, times);

@@ -2,14 +2,27 @@ import { assert } from '../result';
 import { SHEET_TIME_SIGMA } from './coatClock';
 import type { SheetTimes } from './sheet';
 
-/** What a gloved finger finds, from wet to hard. */
-export const TOUCH_FINDS = ['strings', 'tacky', 'leathery', 'nail mark', 'hard'] as const;
+/** What a gloved finger finds, from wet to hard; `no mark`: it leaves none, and no nail was tried. */
+export const TOUCH_FINDS = [
+  'strings',
+  'tacky',
+  'leathery',
+  'no mark',
+  'nail mark',
+  'hard',
+] as const;
 export type TouchFind = (typeof TOUCH_FINDS)[number];
+
+/** What was touched: the coat itself, what was left in the cup of its batch, or a corner of a casting eased from its mould. */
+export const TOUCHED = ['coat', 'witness cup', 'demould try'] as const;
+export type Touched = (typeof TOUCHED)[number];
 
 /** A touch: what was found, at which ripe age by the sheet's own pace, s. */
 export interface Touch {
   readonly found: TouchFind;
   readonly ripeS: number;
+  /** The coat when left out. */
+  readonly on?: Touched;
 }
 
 /** How fast a coat ripens against its sheet, as its touches tell. */
@@ -76,6 +89,15 @@ const PRIOR = [
 ] as const;
 /** A finger draws its lines so sharply, and errs this often. Judgement, no source. */
 const FINGER = { sigma: 0.08, errs: 0.01 } as const;
+/**
+ * A witness tells less sharply than the coat: what is left in a cup lies thicker and warms itself a little, a casting
+ * cures from its middle. Judgement, no source.
+ */
+const SHARPNESS: Readonly<Record<Touched, number>> = {
+  coat: FINGER.sigma,
+  'witness cup': 0.15,
+  'demould try': 0.12,
+};
 /** A touch less likely than this, of all that are possible, is told. Judgement, no source. */
 const UNLIKELY = 0.03;
 const GRID = { from: -1.2, to: 1.2, step: 0.01 } as const;
@@ -83,9 +105,21 @@ const GRID = { from: -1.2, to: 1.2, step: 0.01 } as const;
 /** Ripe ages between which a finding is made, s. Common practice, no source. */
 export function touchSpan(found: TouchFind, t: SheetTimes): readonly [fromS: number, toS: number] {
   const firm = Math.max(t.recoatClosesS, t.handleS);
-  const lines = [0, t.leatheryS, t.recoatClosesS, firm, Math.max(firm, t.hardS), Infinity];
-  const at = TOUCH_FINDS.indexOf(found);
-  return [lines[at] ?? NaN, lines[at + 1] ?? Infinity];
+  const hard = Math.max(firm, t.hardS);
+  switch (found) {
+    case 'strings':
+      return [0, t.leatheryS];
+    case 'tacky':
+      return [t.leatheryS, t.recoatClosesS];
+    case 'leathery':
+      return [t.recoatClosesS, firm];
+    case 'no mark':
+      return [firm, Infinity];
+    case 'nail mark':
+      return [firm, hard];
+    case 'hard':
+      return [hard, Infinity];
+  }
 }
 
 /** Normal distribution function. Source: Abramowitz & Stegun 1964, 7.1.26, error under 1.5e-7. */
@@ -100,10 +134,10 @@ function normal(z: number): number {
 }
 
 /** Chance of a finding when the coat ripens exp(x) times as fast as the sheet. */
-function chance({ found, ripeS }: Touch, times: SheetTimes, x: number): number {
+function chance({ found, ripeS, on = 'coat' }: Touch, times: SheetTimes, x: number): number {
   const [from, to] = touchSpan(found, times);
   const below = (edge: number) =>
-    edge === Infinity ? 1 : edge <= 0 ? 0 : normal((Math.log(edge / ripeS) - x) / FINGER.sigma);
+    edge === Infinity ? 1 : edge <= 0 ? 0 : normal((Math.log(edge / ripeS) - x) / SHARPNESS[on]);
   return (
     FINGER.errs / TOUCH_FINDS.length + (1 - FINGER.errs) * Math.max(0, below(to) - below(from))
   );

@@ -1,4 +1,4 @@
-import type { TableName } from '@/records';
+import type { Batch, Coat, Resin, TableName } from '@/records';
 import { rowFaults } from '@/records/validate';
 import { MIGRATIONS, migrate, SCHEMA_VERSION, type AnyTables } from '.';
 import v1 from './fixtures/v1.json';
@@ -8,6 +8,7 @@ import v4 from './fixtures/v4.json';
 import v7 from './fixtures/v7.json';
 import v8 from './fixtures/v8.json';
 import v9 from './fixtures/v9.json';
+import v11 from './fixtures/v11.json';
 
 const tablesV1 = v1.tables as unknown as AnyTables;
 const areaV1 = {
@@ -278,6 +279,34 @@ describe('version 10: own steps with a place, templates, stages of a tear', () =
     expect(after['templates']).toEqual([]);
   });
   it('every row of a shop of version 9 passes the schemas of today', () => {
+    for (const [table, rows] of Object.entries(after))
+      for (const row of rows) expect(rowFaults(table as TableName, row)).toEqual([]);
+  });
+});
+
+describe('version 12: lots, assumed densities, what was touched', () => {
+  const before = v11.tables as unknown as AnyTables;
+  const after = migrate(before, 11);
+  const assumed = (tables: AnyTables) =>
+    (tables['resins'] as Resin[]).map((r) => [r.name, r.sheet.assumedDensity ?? null]);
+  it('a sheet that was filled in from its label says that its densities were taken, another does not', () => {
+    expect(Object.fromEntries(assumed(after))).toMatchObject({
+      'Cup and jar': ['A', 'B'],
+      'Millrace Clear': null,
+    });
+    const told = (before['resins'] as Resin[]).map((r) =>
+      r.name === 'Cup and jar' ? { ...r, sheet: { ...r.sheet, densityAKgM3: 1130 } } : r,
+    );
+    expect(Object.fromEntries(assumed(migrate({ resins: told }, 11)))).toMatchObject({
+      'Cup and jar': ['B'],
+    });
+  });
+  it('what was touched was the coat, no batch is told its bottles, and every row passes', () => {
+    const touches = (tables: AnyTables) => (tables['coats'] as Coat[]).flatMap((c) => c.touches);
+    expect(touches(after).length).toBe(touches(before).length);
+    expect(touches(after).map((t) => t.on)).toEqual(touches(before).map(() => 'coat'));
+    expect(touches(before).length).toBeGreaterThan(2);
+    expect((after['batches'] as Batch[]).map((b) => b.lotId)).toEqual([null, null, null, null]);
     for (const [table, rows] of Object.entries(after))
       for (const row of rows) expect(rowFaults(table as TableName, row)).toEqual([]);
   });

@@ -15,7 +15,7 @@ import { StaleActionError } from '../errors';
 import { act, type ActionContext } from '../write';
 import { readingRows } from './room';
 
-const WET_TABLES = ['sessions', 'batches', 'coats'] as const;
+const WET_TABLES = ['sessions', 'batches', 'coats', 'lots'] as const;
 /** What says whether a coat is ready besides those. */
 const PREP_TABLES = [
   'pieces',
@@ -33,6 +33,8 @@ const SAME_ROOM_K = 0.06;
 
 export interface NewSession {
   readonly resinId: Id<'resin'>;
+  /** Bottles that it is mixed from; null or left out: not told. */
+  readonly lotId?: Id<'lot'> | null;
   readonly coatIds: readonly Id<'coat'>[];
   readonly temperatureK: number;
   readonly targetM3: number;
@@ -105,6 +107,8 @@ export function startSession(
     if (coats.length !== plan.coatIds.length || coats.some((c) => c.batchId !== null))
       throw new StaleActionError('coat gone or being mixed');
     await refuseHeld(db, coats, context.nowMs);
+    const lot = plan.lotId ? await db.lots.get(plan.lotId) : null;
+    if (lot === undefined || lot?.emptyMs != null) throw new StaleActionError('lot gone');
     const record = await db.room.orderBy('id').toArray();
     const { last } = roomOf(record);
     const { temperatureK } = plan;
@@ -127,12 +131,18 @@ export function startSession(
       id: context.newId(),
       sessionId: session.id,
       resinId: plan.resinId,
+      lotId: lot?.id ?? null,
       coatIds: plan.coatIds,
       targetM3: plan.targetM3,
       targetAKg: plan.targetAKg,
       targetBKg: plan.targetBKg,
     };
     await w.put('sessions', session);
+    // Bottles that nobody said were opened are open now.
+    if (lot?.openedMs === null) {
+      await w.put('lots', { ...lot, openedMs: context.nowMs });
+      await w.log('lot opened', { sessionId: session.id, text: lot.name });
+    }
     await w.put('batches', batch);
     for (const coat of mixed) await w.put('coats', { ...coat, batchId: batch.id });
     await w.log('session started', {
@@ -140,7 +150,10 @@ export function startSession(
       batchId: batch.id,
       pieceId: coats[0]?.pieceId ?? null,
       text: coats.map((c) => c.name).join(', '),
-      figures: { targetM3: plan.targetM3, temperatureK: plan.temperatureK },
+      figures: {
+        ...{ targetM3: plan.targetM3, temperatureK: plan.temperatureK },
+        ...(lot && { lot: lot.name }),
+      },
     });
     return session.id;
   });

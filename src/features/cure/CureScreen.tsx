@@ -20,7 +20,8 @@ import { TouchTests } from './TouchTests';
 import { windowRows, type WindowRow } from './model';
 
 function Windows({ view, nowMs }: { view: CoatView; nowMs: number }) {
-  const { room } = useShop();
+  const shop = useShop();
+  const { room } = shop;
   const time = (row: WindowRow, which: 'opens' | 'closes') => {
     const at = which === 'opens' ? row.opensMs : row.closesMs;
     if (at === null) return <Box color="ink2">stays open</Box>;
@@ -57,7 +58,7 @@ function Windows({ view, nowMs }: { view: CoatView; nowMs: number }) {
         </chakra.tr>
       </thead>
       <tbody>
-        {windowRows(view, nowMs).map((row) => (
+        {windowRows(view, shop, nowMs).map((row) => (
           <chakra.tr
             key={row.kind}
             borderTopWidth="1px"
@@ -139,7 +140,7 @@ function CoatCure({
       </Flex>
       {!covered && <NextCoat view={view} nowMs={nowMs} />}
       <CureBar clock={clock} touches={coat.touches} nowMs={nowMs} />
-      <Box fontSize="xs" color="ink2" textAlign="end" mt="-2">
+      <Box fontSize="xs" color="ink2" textAlign="end" mt="1">
         Not to scale: every state is drawn equally wide.
         {coat.touches.length > 0 && ' Pins: touches.'}
       </Box>

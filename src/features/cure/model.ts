@@ -1,13 +1,18 @@
-import { ROOM_LIMITS_K, type CoatWindow, type WindowKind } from '@/core/resin';
+import { unmaskAges, type MaskMethod } from '@/core/prep';
+import { readAt, ROOM_LIMITS_K, timeline, type CoatWindow, type WindowKind } from '@/core/resin';
 import { spanText } from '@/features/common/clockText';
+import type { Coat } from '@/records';
+import { timelineInput } from '@/shop/clockOf';
 import type { CoatView } from '@/shop/coatView';
+import { ofPiece } from '@/shop/ofPiece';
+import { laidMasks } from '@/shop/prepFacts';
 import { airThen, recordOf, type Room } from '@/shop/room';
+import type { Shop } from '@/shop/shop';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { FormRead } from '@/features/common/formErrors';
 import type { Format } from '@/features/common/useFormat';
 
-const TITLES: Readonly<Record<WindowKind, string>> = {
-  unmask: 'Take masks off',
+const TITLES: Readonly<Record<Exclude<WindowKind, 'unmask'>, string>> = {
   recoat: 'Recoat without sanding',
   handle: 'Handle, demould',
   'warm load': 'Warm load',
@@ -18,9 +23,38 @@ export interface WindowRow extends CoatWindow {
   readonly words: string;
 }
 
-/** The windows of a coat with what each says now. */
-export function windowRows(view: CoatView, nowMs: number): WindowRow[] {
-  return (view.clock?.windows ?? []).map((w) => {
+type Rows = Pick<Shop, 'room' | 'settings' | 'tasks' | 'coats'>;
+
+/** How a coat is masked: by what stands under it, else as the piece or the shop does it. */
+export function maskOf({ piece, coat }: CoatView, { settings, tasks, coats }: Rows): MaskMethod {
+  const below = new Set(
+    coats.filter((c) => c.pieceId === piece.id && c.order <= coat.order).map((c) => c.id),
+  );
+  const pouredMs = coat.pouredMs ?? Infinity;
+  const stands = laidMasks(ofPiece(tasks, piece.id)).filter(
+    (m) => below.has(m.coatId as Coat['id']) && (m.takenOffMs ?? Infinity) > pouredMs,
+  );
+  return stands.at(-1)?.method ?? piece.prep.mask ?? settings.prep.mask;
+}
+
+const MASK_TITLES: Readonly<Record<MaskMethod, string>> = {
+  'painter’s tape': 'Take painter’s tape off',
+  'cloth tape': 'Take cloth tape off',
+  latex: 'Peel the latex',
+  'PVA glue': 'Peel the glue',
+  none: '',
+};
+
+/** The windows of a coat with what each says now; the mask’s is that of its method, and goes where nothing is masked. */
+export function windowRows(view: CoatView, shop: Rows, nowMs: number): WindowRow[] {
+  const method = maskOf(view, shop);
+  const unmask = unmaskAges(method, view.resin.sheet.times);
+  const input = timelineInput(view.coat, view.resin.sheet, shop.room);
+  const windows = input
+    ? readAt(timeline(unmask ? { ...input, unmask } : input), nowMs).windows
+    : (view.clock?.windows ?? []);
+  const shown = unmask ? windows : windows.filter((w) => w.kind !== 'unmask');
+  return shown.map((w) => {
     const words =
       w.status === 'before'
         ? `in ${spanText(w.opensMs - nowMs)}`
@@ -29,7 +63,7 @@ export function windowRows(view: CoatView, nowMs: number): WindowRow[] {
           : w.closesMs === null
             ? '✓ open'
             : `✓ open, ${spanText(w.closesMs - nowMs)} left`;
-    return { ...w, title: TITLES[w.kind], words };
+    return { ...w, title: w.kind === 'unmask' ? MASK_TITLES[method] : TITLES[w.kind], words };
   });
 }
 

@@ -43,7 +43,7 @@ export const shopOf = (tables: AnyTables): Shop =>
 function tryCoat(view: CoatView, piece: PieceView, shop: Shop, nowMs: number, format: Format) {
   const { coat, resin } = view;
   const ledger = coatLedger(ledgerInputOf(view));
-  windowRows(view, nowMs);
+  windowRows(view, shop, nowMs);
   draftOfIntent(coat.intent, format);
   jobCost(piece, coat.id, ledger.ok ? ledger.value : null, shop.settings.consumables);
   const split = ledger.ok ? splitOf(ledger.value, resin) : null;

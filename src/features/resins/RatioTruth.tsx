@@ -1,6 +1,7 @@
 'use client';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { splitMix, type ResinSheet } from '@/core/resin';
+import { densityDoubtWords } from '@/features/common/densityDoubt';
 import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
@@ -11,6 +12,7 @@ export function RatioTruth({ sheet }: { sheet: ResinSheet }) {
   const split = splitMix(1e-4, sheet);
   if (!split.ok) return null;
   const { massBPer100A, excessIfWeighedAsVolume: excess } = split.value;
+  const doubt = densityDoubtWords(sheet);
   const share = sheet.ratio.b / sheet.ratio.a;
   const bar = (label: string, b: number, words: string) => (
     <Box>
@@ -42,6 +44,11 @@ export function RatioTruth({ sheet }: { sheet: ResinSheet }) {
             is {excess > 0 ? 'lighter' : 'heavier'}.
           </Box>
         </>
+      )}
+      {doubt && (
+        <Box mt="2" fontSize="sm" color="oxide" fontWeight="600">
+          ! {doubt}
+        </Box>
       )}
     </Panel>
   );

@@ -87,10 +87,10 @@ export function SheetFields({ form }: { form: UseFormReturn<SheetDraft> }) {
         <TextField label="Parts B" {...bind('b')} />
         <TextField
           label="Density of A"
-          hint="g/ml; volume and weight differ by it"
+          hint="g/ml; empty: 1.10 is taken, and said"
           {...bind('densityA')}
         />
-        <TextField label="Density of B" {...bind('densityB')} />
+        <TextField label="Density of B" hint="empty: 1.00" {...bind('densityB')} />
         <TextField
           label="Price of the mix"
           hint={`${settings.currency}, A and B together; empty when not known`}

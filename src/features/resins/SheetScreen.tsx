@@ -15,6 +15,7 @@ import { Panel } from '@/ui/Panel';
 import { TextAreaField, TextField } from '@/ui/TextField';
 import { draftOfResin, readSheet, TYPICAL, type SheetDraft, type SheetField } from './model';
 import { CupPanel } from './CupPanel';
+import { LotsPanel } from './LotsPanel';
 import { LearnedPanel } from './LearnedPanel';
 import { LabelForm } from './LabelForm';
 import { RatioTruth } from './RatioTruth';
@@ -132,6 +133,7 @@ export function SheetScreen({ resinId }: { resinId: string }) {
         </Heading>
         <Link href="/resins">All resins</Link>
       </Flex>
+      {resin && <LotsPanel resin={resin} />}
       {(resin || isNew) && <SheetForm key={`${resinId}-${settings.units}`} resin={resin} />}
     </Box>
   );

@@ -40,6 +40,7 @@ describe('a sheet from four fields', () => {
     expect(sheet.ratio).toEqual({ by: 'volume', a: 2, b: 1 });
     expect([sheet.times.workingS, sheet.times.hardS]).toEqual([2400, 86_400]);
     expect(note).toContain('next coat after 24 h. Taken as usual: densities');
+    expect(sheet.assumedDensity).toEqual(['A', 'B']);
   });
   it('a quicker resin is quicker in all its times', () => {
     const [slow, quick] = [sheetOf().sheet, sheetOf({ working: '20 min', nextCoat: '12 h' }).sheet];

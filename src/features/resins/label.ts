@@ -15,8 +15,6 @@ export interface LabelDraft {
 }
 export const EMPTY_LABEL: LabelDraft = { name: '', ratio: '', working: '', nextCoat: '' };
 
-/** Densities of A and B that are taken where a label tells none, g/ml. Typical of unfilled epoxy, from memory. */
-const USUAL_DENSITY = { a: '1.1 g/ml', b: '1 g/ml' } as const;
 /** A label’s “next coat after” is its first cure: hard by then. The typical sheet is hard after 24 h. */
 const TYPICAL_NEXT_S = 24 * 3600;
 /** Numbers from here on are percent by weight on most labels: which it is has to be said. */
@@ -79,7 +77,8 @@ export function sheetFromLabel(
       ...timesOf(workingS, nextCoatS),
       name,
       ...{ by: ratio.by, a: String(ratio.a), b: String(ratio.b) },
-      ...{ densityA: USUAL_DENSITY.a, densityB: USUAL_DENSITY.b },
+      // No label tells them: left empty they are taken as usual, and the sheet says so.
+      ...{ densityA: '', densityB: '' },
       note: `From its label: ratio, working time, next coat after ${editText(nextCoatS, 'h')}. Taken as usual: densities, viscosity, 100 g in the cup, and the other times.`,
     },
   };

@@ -1,4 +1,5 @@
-import type { Resin } from '@/records';
+import { densityDoubtWords } from '@/features/common/densityDoubt';
+import { asId, type Resin } from '@/records';
 import { draftOfResin, readSheet, TYPICAL } from './model';
 import { demoView, METRIC, plain } from '../test/shop';
 
@@ -12,10 +13,33 @@ describe('data sheet form', () => {
       ? {}
       : Object.fromEntries(Object.entries(result.errors).map(([k, v]) => [k, plain(v)]));
   };
-  it('reads typical times as soon as name and densities are there', () => {
+  it('reads typical times as soon as a name is there', () => {
     expect(errors({})).toEqual({});
-    expect(errors({ densityA: '' })).toEqual({ densityA: 'Needed.' });
+    expect(errors({ name: '' })).toEqual({ name: 'Needed.' });
   });
+  it.each([
+    ['', '0.98', ['A'], [1100, 980]],
+    ['1.15', ' ', ['B'], [1150, 1000]],
+    ['', '', ['A', 'B'], [1100, 1000]],
+    ['1.15', '0.98', undefined, [1150, 980]],
+  ])(
+    'densities %j and %j: what is empty is taken as usual and kept as assumed',
+    (a, b, assumed, kgM3) => {
+      const result = readSheet({ ...sound, densityA: a, densityB: b }, METRIC);
+      if (!result.ok) throw new Error(JSON.stringify(result.errors));
+      const { sheet } = result.value;
+      expect(sheet.assumedDensity).toEqual(assumed);
+      expect([sheet.densityAKgM3, sheet.densityBKgM3]).toEqual(kgM3);
+      // The form shows them empty again.
+      const again = draftOfResin({ ...result.value, id: asId('r'), learnsFromMs: null }, METRIC);
+      expect([again.densityA === '', again.densityB === '']).toEqual([a === '', b.trim() === '']);
+      expect(densityDoubtWords(sheet)).toEqual(
+        assumed === undefined
+          ? null
+          : expect.stringMatching(/assumed: by weight the ratio may be up to \d+ % off/),
+      );
+    },
+  );
   it.each([
     [{ a: '0' }, { a: 'A number from 0.01 to 100.' }],
     [{ densityB: '12' }, { densityB: 'Between 0.850 g/ml and 2.20 g/ml.' }],

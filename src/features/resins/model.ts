@@ -5,6 +5,7 @@ import {
   RATIO_LIMITS,
   ROOM_LIMITS_K,
   SERVICE_LIMITS_K,
+  USUAL_DENSITY_KG_M3,
   STIR_LIMITS_S,
   type Declared,
   type ResinSheet,
@@ -123,6 +124,12 @@ export const warmthOptions = (stored: string): readonly (readonly [string, strin
 
 const hours = (s: number): string => editText(s, s >= 7200 ? 'h' : 'min');
 
+/** A density as the sheet gives it; empty where it gives none. */
+const densityText = (sheet: ResinSheet, part: 'A' | 'B'): string =>
+  sheet.assumedDensity?.includes(part)
+    ? ''
+    : editText(part === 'A' ? sheet.densityAKgM3 : sheet.densityBKgM3, 'g/ml');
+
 export function draftOfResin(resin: Resin, format: Format): SheetDraft {
   const { name, note, price, sheet, declared } = resin;
   const film = (m: number) => editText(m, format.typed('film'));
@@ -138,8 +145,8 @@ export function draftOfResin(resin: Resin, format: Format): SheetDraft {
     b: String(sheet.ratio.b),
     price: price ? String(price.amount) : '',
     per: price?.per ?? 'kg',
-    densityA: editText(sheet.densityAKgM3, 'g/ml'),
-    densityB: editText(sheet.densityBKgM3, 'g/ml'),
+    densityA: densityText(sheet, 'A'),
+    densityB: densityText(sheet, 'B'),
     viscosity: editText(sheet.viscosityPaS, 'Pa·s'),
     reference: editText(sheet.referenceTemperatureK, format.typed('temperature')),
     energy: editText(sheet.activationEnergyJMol, 'kJ/mol'),
@@ -174,6 +181,20 @@ function fieldOf(path: readonly (string | number)[]): readonly [SheetField, Quan
     return path[1] === 'massKg' ? ['alsoMass', 'mass'] : ['alsoWorking', 'duration'];
   if (path[0] === 'times') return [path[1] as keyof SheetTimes, 'duration'];
   return FIELD_OF[String(path[0])] ?? ['name', 'number'];
+}
+
+/** Reads both densities; the usual one stands where none is given, and that is kept. */
+function readDensities(draft: SheetDraft, reader: FieldReader<SheetField>) {
+  const assumedDensity: ('A' | 'B')[] = [];
+  const read = (part: 'A' | 'B'): number => {
+    const field = `density${part}` as const;
+    if (draft[field].trim() !== '')
+      return reader.quantity(field, draft[field], 'density', RESIN_DENSITY_KG_M3);
+    assumedDensity.push(part);
+    return USUAL_DENSITY_KG_M3[part];
+  };
+  const densities = { densityAKgM3: read('A'), densityBKgM3: read('B') };
+  return assumedDensity.length > 0 ? { ...densities, assumedDensity } : densities;
 }
 
 /** Reads a second working time: mass and time, or neither. */
@@ -243,8 +264,7 @@ export function readSheet(
       a: reader.plain('a', draft.a, RATIO_LIMITS.min, RATIO_LIMITS.max),
       b: reader.plain('b', draft.b, RATIO_LIMITS.min, RATIO_LIMITS.max),
     },
-    densityAKgM3: reader.quantity('densityA', draft.densityA, 'density', RESIN_DENSITY_KG_M3),
-    densityBKgM3: reader.quantity('densityB', draft.densityB, 'density', RESIN_DENSITY_KG_M3),
+    ...readDensities(draft, reader),
     viscosityPaS: reader.quantity('viscosity', draft.viscosity, 'viscosity', positive),
     referenceTemperatureK: reader.quantity(
       'reference',

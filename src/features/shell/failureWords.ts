@@ -10,6 +10,7 @@ const STALE: StaleWords = {
   'layer gone': () => 'This layer is no longer there.',
   'area needed': ({ name }) => `${name} cannot go: a coat lies or is planned on it.`,
   'coat held back': ({ name, task }) => `${name} is not ready: ${task.toLowerCase()}.`,
+  'lot gone': () => 'These bottles were changed elsewhere, or a batch was mixed from them.',
   'coat gone or being mixed': () => 'A coat of this session is gone or already being mixed.',
   'coat not planned': ({ verb }) => `Only a planned coat can be ${verb}.`,
   'coat poured': () => 'This coat was already poured, or the batch moved on.',

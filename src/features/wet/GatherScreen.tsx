@@ -13,6 +13,7 @@ import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Caution } from '@/ui/Caution';
 import { Figure } from '@/ui/Figure';
+import { useLot, type ChosenLot } from './LotChoice';
 import { MixPanel } from './MixPanel';
 import { planOfBatch, pouredOf } from './volumeOf';
 import { WetScreen } from './WetScreen';
@@ -121,6 +122,8 @@ export function GatherScreen({ coatId }: { coatId: string }) {
     shop.room.last ? editText(shop.room.last.temperatureK, format.typed('temperature')) : '',
   );
   const [starting, setStarting] = useState(false);
+  const [lot, setLot] = useState<ChosenLot>(null);
+  const takes = useLot(first?.resin.id ?? null, lot)?.lot.id ?? null;
   const [sessionId, setSessionId] = useState<string | null>(null);
   const parsed = parseQuantity(room, 'temperature', format.typed('temperature'), ROOM_LIMITS_K);
   if (sessionId !== null) return <WetScreen sessionId={sessionId} />;
@@ -151,7 +154,7 @@ export function GatherScreen({ coatId }: { coatId: string }) {
     if (!parsed.ok || !split.ok || starting) return;
     setStarting(true);
     const session = {
-      resinId: first.resin.id,
+      ...{ resinId: first.resin.id, lotId: takes },
       coatIds: chosen.map((v) => v.coat.id),
       temperatureK: parsed.value,
       targetM3,
@@ -199,6 +202,8 @@ export function GatherScreen({ coatId }: { coatId: string }) {
           onRoom={setRoom}
           temperatureK={parsed.ok ? parsed.value : null}
           issue={parsed.ok ? undefined : parsed.issues[0]}
+          lot={lot}
+          onLot={setLot}
           busy={starting}
           onStart={() => void start()}
         />

@@ -14,6 +14,8 @@ import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { TextField } from '@/ui/TextField';
+import { DensityDoubt } from './DensityDoubt';
+import { LotChoice, type ChosenLot } from './LotChoice';
 import { pouredOf } from './volumeOf';
 
 const volume = (
@@ -50,6 +52,8 @@ interface MixProps {
   readonly onRoom: (text: string) => void;
   readonly temperatureK: number | null;
   readonly issue: Issue | undefined;
+  readonly lot: ChosenLot;
+  readonly onLot: (lot: ChosenLot) => void;
   readonly busy: boolean;
   readonly onStart: () => void;
 }
@@ -64,6 +68,8 @@ export function MixPanel({
   onRoom,
   temperatureK,
   issue,
+  lot,
+  onLot,
   busy,
   onStart,
 }: MixProps) {
@@ -94,12 +100,14 @@ export function MixPanel({
           </Explained>
         </Box>
       )}
+      <DensityDoubt sheet={resin.sheet} />
       <TextField
         label="Room and bottles"
         value={room}
         onChange={(e) => onRoom(e.target.value)}
         error={issue ? issueText(issue, 'temperature', format) : undefined}
       />
+      <LotChoice resin={resin} split={split} chosen={lot} onChoose={onLot} />
       {temperatureK !== null && split && (
         <Box mt="2">
           Working time{' '}

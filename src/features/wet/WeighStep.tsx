@@ -11,6 +11,7 @@ import { Figure } from '@/ui/Figure';
 import { BenchFrame } from './BenchFrame';
 import { BigAction } from './BigAction';
 import { Cup } from './Cup';
+import { DensityDoubt } from './DensityDoubt';
 import { ratioGauge, wantedB, type RatioGauge, type WetView } from './model';
 import { RatioBar } from './RatioBar';
 import { ReadingKeys } from './ReadingKeys';
@@ -75,6 +76,7 @@ function RatioLine({ view }: { view: WetView }) {
     <Box color="ink2" mt="3">
       This resin is {ratio.a} : {ratio.b} by {ratio.by === 'mass' ? 'weight' : 'volume'}
       {ratio.by === 'volume' && `; by weight 100 : ${per100}`}.
+      <DensityDoubt sheet={view.resin.sheet} />
     </Box>
   );
 }

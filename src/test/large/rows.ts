@@ -169,6 +169,7 @@ export class LargeRows {
       id: batchId,
       sessionId,
       resinId: resin.id,
+      lotId: null,
       coatIds: [coatId],
       targetM3,
       targetAKg: split.value.aKg,

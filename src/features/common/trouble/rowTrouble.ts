@@ -4,6 +4,7 @@ import { RowTrouble } from '@/shop/rowTrouble';
 const SINGULAR: Readonly<Record<TableName, string>> = {
   settings: 'the settings',
   resins: 'resin',
+  lots: 'lot of bottles',
   pieces: 'piece',
   areas: 'area',
   sessions: 'wet session',
