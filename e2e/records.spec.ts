@@ -12,9 +12,10 @@ const PNG = Buffer.concat([
 test('from an empty shop: a resin, a piece, a coat', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('link', { name: 'Enter a resin' }).click();
-  await page.getByLabel('Name', { exact: true }).fill('Orchard Coat');
   await page.getByRole('button', { name: 'Save the sheet' }).click();
-  await expect(page.getByLabel('Density of A')).toHaveAccessibleDescription(/Needed\./);
+  await expect(page.getByLabel('Name', { exact: true })).toHaveAccessibleDescription(/Needed\./);
+  await page.getByLabel('Name', { exact: true }).fill('Orchard Coat');
+  await expect(page.getByText(/Densities of A and B are assumed/)).toBeVisible();
   await page.getByLabel('Density of A').fill('1.13');
   await page.getByLabel('Density of B').fill('1.01 g/ml');
   await page.getByRole('button', { name: 'Save the sheet' }).click();
@@ -106,8 +107,8 @@ test('what cannot be taken back asks first, and keeping changes nothing', async 
   await expect(page.getByRole('button', { name: 'Load the demo shop' })).toBeDisabled();
   await page.getByRole('button', { name: /Empty the shop/ }).click();
   await page.getByRole('button', { name: 'Keep as it is' }).click();
-  await expect(page.getByText('15 pieces, 3 resins.')).toBeVisible();
+  await expect(page.getByText('16 pieces, 4 resins.')).toBeVisible();
   await page.getByRole('button', { name: /Empty the shop/ }).click();
   await page.keyboard.press('Escape');
-  await expect(page.getByText('15 pieces, 3 resins.')).toBeVisible();
+  await expect(page.getByText('16 pieces, 4 resins.')).toBeVisible();
 });

@@ -28,6 +28,13 @@ test('a touch moves every window of its coat, is taken back, and one that fits n
   await touch.getByRole('button', { name: /^Take the touch of .* back$/ }).click();
   await expect(touch.getByText(/By one touch/)).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'Flood 1: leathery' })).toBeVisible();
+  // What is left in the cup tells of the batch, less surely.
+  await touch.getByLabel('Touched').selectOption('in the witness cup of its batch');
+  await touch.getByRole('button', { name: 'tacky, no strings' }).click();
+  await expect(touch.getByText(/tacky, no strings, in the witness cup of its batch/)).toBeVisible();
+  await touch.getByRole('button', { name: /^Take the touch of .* back$/ }).click();
+  await expect(touch.getByText(/By one touch/)).toHaveCount(0);
+  await touch.getByLabel('Touched').selectOption('on the coat');
   // Nothing pulls strings after two days, if it is this resin and this ratio.
   await page.clock.fastForward('48:00:00');
   await touch.getByRole('button', { name: 'pulls strings' }).click();
@@ -81,10 +88,18 @@ test('from the four things on a label to a first coat', async ({ page }) => {
   await label.getByLabel('Next coat after').fill('24 h');
   await label.getByRole('button', { name: 'Fill the sheet from the label' }).click();
   await expect(label.getByText('By volume or by weight?', { exact: false })).toBeVisible();
+  // By volume the scale needs densities, and no label tells them: they are assumed, and that is said.
+  await label.getByLabel('Ratio as printed').fill('2:1');
+  await label.getByRole('button', { name: 'Fill the sheet from the label' }).click();
+  await expect(page.getByLabel('Density of A')).toHaveValue('');
+  await expect(
+    page.getByText(/Densities of A and B are assumed: by weight .* 11 % off/),
+  ).toBeVisible();
   await label.getByLabel('Ratio as printed').fill('100:45 by weight');
   await label.getByRole('button', { name: 'Fill the sheet from the label' }).click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Heron Clear');
   await expect(page.getByLabel('Ratio is by')).toHaveValue('mass');
+  await expect(page.getByText(/are assumed: by weight/)).toHaveCount(0);
   await expect(
     page.getByRole('region', { name: 'In the cup' }).getByText(/min$/).first(),
   ).toBeVisible();
@@ -96,4 +111,42 @@ test('from the four things on a label to a first coat', async ({ page }) => {
   await page.getByLabel('Resin', { exact: true }).selectOption({ label: 'Heron Clear' });
   await page.getByRole('button', { name: 'Plan this coat' }).click();
   await expect(page.getByRole('region', { name: /^Ledger of/ })).toBeVisible();
+});
+
+test('bottles say what is left and what came out of them, and a batch is mixed from them', async ({
+  page,
+}) => {
+  await openDemo(page, '/resins');
+  await page.getByRole('heading', { name: 'Millrace Clear' }).click();
+  const bottles = page.getByRole('region', { name: 'Bottles' });
+  const open = bottles.getByRole('row', { name: /^M-318/ });
+  await expect(open).toContainText('Viaduct painting Flood 1');
+  await expect(open).toContainText('1518 g');
+  await bottles.getByRole('button', { name: 'Add bottles' }).click();
+  await bottles.getByLabel('Best before').fill('soon');
+  await bottles.getByRole('button', { name: 'Add these bottles' }).click();
+  await expect(bottles.getByText('Needed.')).toBeVisible();
+  await bottles.getByLabel('Lot number').fill('M-200');
+  await bottles.getByLabel('Best before').fill('1 Nov 2026');
+  await bottles.getByLabel('Part A in it').fill('100 g');
+  await page.keyboard.press('Enter');
+  const old = bottles.getByRole('row', { name: /^M-200/ });
+  await expect(old).toContainText('! past');
+  await expect(old).toContainText('not told');
+  await expectAccessible(page);
+  await openPiece(page, 'Viaduct painting', 'coats');
+  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  const from = page.getByLabel('From the bottles');
+  await expect(from).toHaveValue('demo-lot-m-318');
+  await expect(page.getByText('Past its date')).toHaveCount(0);
+  await from.selectOption({ label: 'M-200, sealed' });
+  await expect(page.getByText('! Past its date since 1 Nov 2026')).toBeVisible();
+  await expect(page.getByText('! Only 100 g of A should be left')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Start: weigh A' }).click();
+  await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+  await page.goto('/resins');
+  await page.getByRole('heading', { name: 'Millrace Clear' }).click();
+  // It was sealed until the session took from it.
+  await expect(old).toContainText('● open since 24 Nov 2026');
 });

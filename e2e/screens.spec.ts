@@ -175,7 +175,7 @@ test('US units change in one place; a colder room moves the windows; corrections
   const recoat = page
     .getByRole('region', { name: 'Cure of Flood 1' })
     .getByRole('row', { name: /Recoat/ });
-  await expect(recoat).toContainText('22:36');
+  await expect(recoat).toContainText('22:37');
   await page.getByLabel('Room temperature').fill('61 F');
   await page.getByRole('button', { name: 'Note it, move every clock' }).click();
   // Read at 61 °F (16.1 °C) and drawn back by the room’s own day: later by the hours that it stays cold.

@@ -53,11 +53,11 @@ describe('the invented shop', () => {
     expect(shop.log.length).toBeGreaterThan(80);
   });
 
-  it('has fifteen pieces and three resins with different ratios', () => {
-    expect(shop.pieces).toHaveLength(15);
+  it('has sixteen pieces and four resins with different ratios', () => {
+    expect(shop.pieces).toHaveLength(16);
     expect(
       shop.resins.map((r) => `${r.sheet.ratio.a}:${r.sheet.ratio.b} ${r.sheet.ratio.by}`),
-    ).toEqual(['2:1 volume', '1:1 volume', '100:45 mass']);
+    ).toEqual(['2:1 volume', '1:1 volume', '100:45 mass', '3:1 volume']);
   });
 
   it('never pours a coat before the one below', () => {

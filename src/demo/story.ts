@@ -6,6 +6,7 @@ import { asId, DEFAULT_SETTINGS, plainArea } from '@/records';
 import { addReadings } from '@/data/repos/room';
 import { Bench, drawn } from './acts';
 import { loggerReadOuts } from './logger';
+import { tellDoorNumerals } from './doorNumerals';
 import { LENS_BOX, lensOutline, lensPhoto, lensPlan } from './lampLens';
 import { tellLampRoomTray } from './lampRoomTray';
 import { tellPlaces } from './places';
@@ -265,7 +266,7 @@ function room(b: Bench, ago: Ago) {
 }
 
 /**
- * Fernhollow Works, an invented finishing shop with a commission for an invented narrow-gauge railway museum: fifteen
+ * Fernhollow Works, an invented finishing shop with a commission for an invented narrow-gauge railway museum: sixteen
  * pieces in different stages and three weeks of log, told to an empty shop through the acts of its users.
  * @param endMs the clock of the last hour
  */
@@ -279,20 +280,17 @@ export async function tellStory(db: ShopDb, endMs: number): Promise<void> {
   for (const id of DEMO_OPENED) story.at(ago(21, 2.8), (db2, c) => markLot(db2, c, id, 'openedMs'));
   b.note(
     ago(21, 2),
-    'Commission of the Fernhollow museum line begins: fifteen pieces, first six on the bench.',
+    'Commission of the Fernhollow museum line begins: sixteen pieces, first six on the bench.',
   );
   const parts = [labels, reliefMap, viaduct, tiles, board, paddle, lens];
   for (const part of [...parts, coasters, clockFace]) part(b, ago);
   tellCanvas(b, ago, MILLRACE);
   tellLampRoomTray(b, ago, MILLRACE);
   tellPlaces(b, ago, MILLRACE);
+  tellDoorNumerals(story, b, ago);
   room(b, ago);
-  for (const { atMs, readings } of loggerReadOuts(endMs, [
-    ago(12.5),
-    ago(5.5),
-    ago(1.55),
-    ago(0, 0.1),
-  ]))
+  const readOuts = [ago(12.5), ago(5.5), ago(1.55), ago(0, 0.1)];
+  for (const { atMs, readings } of loggerReadOuts(endMs, readOuts))
     story.at(atMs, (db2, c) => addReadings(db2, c, readings));
   story.at(ago(2), (db2, c) => noteBackup(db2, c));
   await story.play(db);

@@ -28,7 +28,7 @@ export { LOTS, type Lot } from './lot';
 export { LOG, LOG_KINDS, type LogEntry, type LogKind } from './logEntry';
 export type { Photo } from './photo';
 export { PIECES, type HardwareMark, type LevelReading, type Piece } from './piece';
-export type { Resin } from './resin';
+export { RESINS, type Resin } from './resin';
 export type { WetSession } from './session';
 export { DEFAULT_SETTINGS, ROOM_WEATHERS, type RoomSensorChoice, type Settings } from './settings';
 export { TASKS, type PrepRecord } from './task';

@@ -46,6 +46,7 @@ describe('every word and pattern is there', () => {
       '340 × 540 mm',
       '140 × 162 mm',
       '500 × 700 mm',
+      '90 × 140 mm',
       '⌀ 220 mm',
       '⌀ 102 mm',
       '⌀ 500 mm',

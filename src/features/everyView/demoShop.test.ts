@@ -60,6 +60,7 @@ describe('the demo shop at the bench', () => {
       'Relief map: mask past its limit 10:52',
       'Hall tiles × 8: leathery',
       'Viaduct painting: recoat open',
+      'Door numerals × 4: set, no flow',
       'Signal-box board: wet',
       'Hall tiles × 8: take the mask off',
       'Relief map: sand first',
@@ -87,8 +88,9 @@ describe('the demo shop at the bench', () => {
       'Hall tiles',
       'Signal-box board',
       'Timetable canvas',
+      'Door numerals',
     ]);
-    const canvas = drawn.at(-1)?.bands ?? [];
+    const canvas = drawn.find((l) => l.title === 'Timetable canvas')?.bands ?? [];
     expect(canvas.map((b) => [b.label, b.beside])).toEqual([['drying', false]]);
     expect(drawn.find((l) => l.title === 'Hall tiles')?.bands.some((b) => b.beside)).toBe(true);
     for (const bands of drawn.map((l) => l.bands.filter((b) => !b.beside)))

@@ -2,7 +2,7 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
+import { useRouter, useSearchParams } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { useAct, useShop } from '@/data/hooks';
@@ -29,7 +29,9 @@ function SheetForm({ resin }: { resin: Resin | null }) {
   const act = useAct();
   const router = useRouter();
   const format = useFormat();
-  const [saved, setSaved] = useState(false);
+  // A new sheet moves to its own address when it is saved; that it is saved is still said there.
+  const justSaved = useSearchParams().has('saved');
+  const [saved, setSaved] = useState(justSaved);
   const [id] = useState(() => resin?.id ?? newId<'resin'>());
   const initial = resin ? draftOfResin(resin, format) : TYPICAL;
   // The sheet when typing began, as it was stored and as this form reads it: what others change since is theirs.
@@ -59,7 +61,7 @@ function SheetForm({ resin }: { resin: Resin | null }) {
       form.reset(form.getValues());
       setBegun({ stored, draft: form.getValues() });
       setSaved(true);
-      if (!resin) router.replace(`/resins/${row.id}`);
+      if (!resin) router.replace(`/resins/${row.id}?saved`);
     };
     if (outcome.ok) done(outcome.value);
     else void outcome.later.then(done);
@@ -131,7 +133,9 @@ export function SheetScreen({ resinId }: { resinId: string }) {
         <Heading as="h1" fontSize="3xl">
           {resin?.name ?? (isNew ? 'New data sheet' : 'No such resin')}
         </Heading>
-        <Link href="/resins">All resins</Link>
+        <Box asChild display="inline-flex" alignItems="center" minH="24px">
+          <Link href="/resins">All resins</Link>
+        </Box>
       </Flex>
       {resin && <LotsPanel resin={resin} />}
       {(resin || isNew) && <SheetForm key={`${resinId}-${settings.units}`} resin={resin} />}
