@@ -20,6 +20,8 @@ export interface Writer {
   log(
     kind: LogKind,
     about: Partial<Omit<LogEntry, 'id' | 'seq' | 'atMs' | 'kind' | 'by'>>,
+    /** Its own id, when something else goes by it too. */
+    id?: Id<'log'>,
   ): Promise<LogEntry>;
 }
 
@@ -56,9 +58,9 @@ export async function act<R>(
       check(table, row);
       await db.table(table).put(row);
     },
-    log: async (kind, about) => {
+    log: async (kind, about, id = context.newId()) => {
       const entry: LogEntry = {
-        id: context.newId(),
+        id,
         seq: ((await db.log.orderBy('seq').last())?.seq ?? 0) + 1,
         atMs: context.nowMs,
         kind,

@@ -12,9 +12,9 @@ import { noteRoom } from '@/data/repos/room';
 import { startSession } from '@/data/repos/session';
 import { noteTouch } from '@/data/repos/touch';
 import { addPiece, changeSurvey, surveyOf } from '@/data/repos/survey';
-import { coverBatch, endStir, mixB, pourCoat, startStir, weighA } from '@/data/repos/wet';
+import { coverCoat, endStir, mixB, pourCoat, startStir, weighA } from '@/data/repos/wet';
 import type { ActionContext } from '@/data/write';
-import { asId, PIECES, plainCoat, type Coat, type Piece } from '@/records';
+import { asId, PIECES, plainCoat, stateOf, type Coat, type Piece } from '@/records';
 import { placesIn } from '@/shop/places';
 import { faceRows, type LayerSpec, type PieceSpec } from './pieceSpec';
 import { ledgerOf, splitOf } from '@/shop/coatView';
@@ -237,10 +237,11 @@ export class Bench {
       return weighA(db, c, id, { kg: toTenth(targetAKg), by: 'read' });
     });
     step(-11, async (db, c, row) => {
-      const { id, aKg } = await batch(db, row);
+      const found = await batch(db, row);
+      const { aKg } = stateOf(found);
       const resin = await db.resins.get(row.resinId);
       const ratio = resin ? massRatioBA(resin.sheet) : NaN;
-      return mixB(db, c, id, { kg: toTenth((aKg ?? NaN) * ratio * slip), by: 'read' });
+      return mixB(db, c, found.id, { kg: toTenth((aKg ?? NaN) * ratio * slip), by: 'read' });
     });
     step(-10, (db, c, row) => startStir(db, c, batchOf(row)));
     step(-5, (db, c, row) => endStir(db, c, batchOf(row)));
@@ -249,7 +250,7 @@ export class Bench {
       const resin = shop.resins.find((r) => r.id === row.resinId);
       return pourCoat(db, c, batchOf(row), row.id, resin ? learnedPace(shop, resin) : null);
     });
-    step(9, (db, c, row) => coverBatch(db, c, batchOf(row)));
+    step(9, (db, c, row) => coverCoat(db, c, batchOf(row), row.id));
     if (bareAfterH !== undefined)
       this.do(pouredMs + bareAfterH * HOUR, piece, 'unmask', null, { method: 'painter’s tape' });
   }

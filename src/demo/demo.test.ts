@@ -1,3 +1,4 @@
+import { stateOf } from '@/records';
 import { massRatioBA, splitMix } from '@/core/resin';
 import { measureShape } from '@/core/geometry';
 import type {
@@ -97,13 +98,12 @@ describe('the invented shop', () => {
       const split = splitMix(batch.targetM3, sheet);
       if (!split.ok) throw new Error('no split');
       expect(batch.targetAKg).toBeCloseTo(split.value.aKg, 12);
-      expect(batch.aKg).toBeCloseTo(split.value.aKg, 3);
-      expect(Math.abs((batch.bKg ?? 0) / ((batch.aKg ?? 1) * massRatioBA(sheet)) - 1)).toBeLessThan(
-        0.01,
-      );
+      const { aKg, bKg, mixedMs, covered } = stateOf(batch);
+      expect(aKg).toBeCloseTo(split.value.aKg, 3);
+      expect(Math.abs((bKg ?? 0) / ((aKg ?? 1) * massRatioBA(sheet)) - 1)).toBeLessThan(0.01);
       const session = shop.sessions.find((s) => s.id === batch.sessionId);
-      expect(session?.startedMs).toBeLessThan(batch.mixedMs ?? 0);
-      expect(session?.endedMs).toBe(batch.coveredMs);
+      expect(session?.startedMs).toBeLessThan(mixedMs ?? 0);
+      expect(session?.endedMs).toBe(Math.max(...covered.values()));
     },
   );
 

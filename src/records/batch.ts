@@ -1,9 +1,14 @@
-import { defineRecord } from './define';
+import {
+  BUBBLES_BY,
+  DISCARD_REASONS,
+  firstWrong,
+  WEIGHED_BY,
+  wetState,
+  type WetEvent,
+  type WetState,
+} from '@/core/wet';
+import { defineRecord, type Parts } from './define';
 import type { Id } from './id';
-
-/** Read off the scale, taken to be what was asked for, or written before the shop told the two apart. */
-export const WEIGHED_BY = ['read', 'assumed', 'not told'] as const;
-export type WeighedBy = (typeof WEIGHED_BY)[number];
 
 export interface Batch {
   readonly id: Id<'batch'>;
@@ -15,21 +20,50 @@ export interface Batch {
   readonly targetM3: number;
   readonly targetAKg: number;
   readonly targetBKg: number;
-  readonly aKg: number | null;
-  readonly bKg: number | null;
-  /** How the two masses became known; null while they are not. */
-  readonly aBy: WeighedBy | null;
-  readonly bBy: WeighedBy | null;
-  /** Part A that went in after B, to put the ratio right, kg; part of `aKg`. */
-  readonly addedAKg: number;
   /** What the scale was said to show for the part being weighed, before it is in; kept over a reload. */
   readonly reading: { readonly part: 'A' | 'B'; readonly kg: number } | null;
-  /** Part B met part A: the working time starts. */
-  readonly mixedMs: number | null;
-  readonly stirStartedMs: number | null;
-  readonly stirredMs: number | null;
-  readonly pouredMs: number | null;
-  readonly coveredMs: number | null;
+  /** What was done, in the order of writing; each stands in the log under the same id. */
+  readonly events: readonly WetEvent[];
+}
+
+const known = new WeakMap<readonly WetEvent[], WetState>();
+
+/** Where a batch stands, by what was done with it. */
+export function stateOf({ events, coatIds }: Pick<Batch, 'events' | 'coatIds'>): WetState {
+  const before = known.get(events);
+  if (before) return before;
+  const state = wetState(events, coatIds);
+  known.set(events, state);
+  return state;
+}
+
+/** Each kind of event with what it tells of itself. */
+function event({ Joi, id, instant, listOf, mass, oneOf }: Parts) {
+  const own = { id: id(), atMs: instant() };
+  const of = (is: string, told: Parameters<typeof Joi.object>[0] = {}) => ({
+    is,
+    then: Joi.object({ is: Joi.string().required(), ...own, ...told }),
+  });
+  const weighed = { kg: mass(), by: oneOf(WEIGHED_BY) };
+  const coatId = { coatId: id() };
+  const plain = ['stir started', 'stirred'];
+  return listOf(
+    Joi.alternatives().conditional('.is', {
+      switch: [
+        of('weighed A', weighed),
+        of('added A', { kg: mass() }),
+        of('mixed', weighed),
+        of('poured', coatId),
+        of('bubble round', { ...coatId, by: oneOf(BUBBLES_BY) }),
+        of('looked over', coatId),
+        of('covered', coatId),
+        of('discarded', { why: oneOf(DISCARD_REASONS) }),
+        of('undone', { of: id() }),
+      ],
+      otherwise: Joi.object({ is: oneOf(plain), ...own }),
+    }),
+    500,
+  );
 }
 
 export const BATCHES = defineRecord<Batch>()({
@@ -40,41 +74,29 @@ export const BATCHES = defineRecord<Batch>()({
     { field: 'resinId', table: 'resins' },
     { field: 'lotId', table: 'lots' },
   ],
-  defaults: {
-    lotId: null,
-    aKg: null,
-    bKg: null,
-    aBy: null,
-    bBy: null,
-    addedAKg: 0,
-    reading: null,
-    mixedMs: null,
-    stirStartedMs: null,
-    stirredMs: null,
-    pouredMs: null,
-    coveredMs: null,
+  defaults: { lotId: null, reading: null, events: [] },
+  // An act that cannot follow what was done before it was never done.
+  meaning: ({ events, coatIds }) => {
+    const wrong = firstWrong(events, coatIds);
+    return wrong === null
+      ? []
+      : [{ code: 'out-of-order', path: ['events', wrong], value: wrong, allowed: { min: 0 } }];
   },
-  schema: ({ Joi, id, mass, maybeId, maybeInstant, maybeOneOf, number, oneOf }) => ({
-    id: id(),
-    sessionId: id(),
-    resinId: id(),
-    lotId: maybeId(),
-    coatIds: Joi.array().items(id()).min(1).required(),
-    targetM3: number().greater(0).max(1),
-    targetAKg: mass(),
-    targetBKg: mass(),
-    aKg: mass().allow(null),
-    bKg: mass().allow(null),
-    aBy: maybeOneOf(WEIGHED_BY),
-    bBy: maybeOneOf(WEIGHED_BY),
-    addedAKg: mass(),
-    reading: Joi.object({ part: oneOf(['A', 'B']), kg: mass() })
-      .allow(null)
-      .required(),
-    mixedMs: maybeInstant(),
-    stirStartedMs: maybeInstant(),
-    stirredMs: maybeInstant(),
-    pouredMs: maybeInstant(),
-    coveredMs: maybeInstant(),
-  }),
+  schema: (parts) => {
+    const { Joi, id, mass, maybeId, number, oneOf } = parts;
+    return {
+      id: id(),
+      sessionId: id(),
+      resinId: id(),
+      lotId: maybeId(),
+      coatIds: Joi.array().items(id()).min(1).required(),
+      targetM3: number().greater(0).max(1),
+      targetAKg: mass(),
+      targetBKg: mass(),
+      reading: Joi.object({ part: oneOf(['A', 'B']), kg: mass() })
+        .allow(null)
+        .required(),
+      events: event(parts),
+    };
+  },
 });

@@ -19,8 +19,7 @@ export {
 } from './area';
 export { plainArea } from './plainArea';
 export type { Draft } from './draft';
-export { BATCHES, WEIGHED_BY, type Batch, type WeighedBy } from './batch';
-export { BATCH_STEPS, batchStep, type BatchStep } from './batchStep';
+export { BATCHES, stateOf, type Batch } from './batch';
 export { COATS, plainCoat, type Coat, type CoatTouch, type DrawnLine } from './coat';
 export type { Defect } from './defect';
 export { LAYERS, type Layer, type LayerState } from './layer';
@@ -33,12 +32,4 @@ export type { WetSession } from './session';
 export { DEFAULT_SETTINGS, ROOM_WEATHERS, type RoomSensorChoice, type Settings } from './settings';
 export { TASKS, type PrepRecord } from './task';
 export { TEMPLATES, type Template, type TemplateStep } from './template';
-export {
-  standingActs,
-  undoneAct,
-  WET_ACTS,
-  type Undone,
-  type WetAct,
-  type WetActKind,
-} from './wetActs';
 export { readingsOf, roomDayId, roomDays, withReadings, type SourcedReading } from './roomDays';

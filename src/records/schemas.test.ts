@@ -20,10 +20,7 @@ const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {
   layers: ['over'],
   lots: ['openedMs', 'bestBeforeMs', 'fullAKg', 'fullBKg', 'emptyMs'],
   sessions: ['endedMs'],
-  batches: [
-    ...['lotId', 'aKg', 'bKg', 'aBy', 'bBy', 'reading'],
-    ...['mixedMs', 'stirStartedMs', 'stirredMs', 'pouredMs', 'coveredMs'],
-  ],
+  batches: ['lotId', 'reading'],
   coats: ['batchId', 'learned', 'pouredMs', 'coveredMs', 'line'],
   defects: ['coatId', 'repairedMs'],
   photos: ['defectId'],

@@ -27,6 +27,8 @@ export interface Settings {
   readonly closesMin: number;
   /** The device that reads the room, followed while the shop is open; null: none. */
   readonly sensor: RoomSensorChoice | null;
+  /** Alarms of a wet session are sounded. */
+  readonly sound: boolean;
   readonly reserve: ReserveSchool;
   readonly rule: 'five' | 'six';
   /** Sign of the shop’s own currency, and what cup, stick and gloves of a batch cost in it. */
@@ -46,6 +48,7 @@ export const DEFAULT_SETTINGS: Settings = {
   opensMin: 7 * 60,
   closesMin: 18 * 60 + 30,
   sensor: null,
+  sound: true,
   reserve: { by: 'risk', confidence: 0.95 },
   rule: 'five',
   currency: '£',
@@ -69,6 +72,7 @@ export const SETTINGS = defineRecord<Settings>()({
       person: text(60),
       opensMin: number().integer().min(0).max(1439),
       closesMin: number().integer().greater(Joi.ref('opensMin')).max(1440),
+      sound: parts.flag(),
       reserve: parts.reserveSchema,
       rule: oneOf(['five', 'six']),
       currency: Joi.string().trim().min(1).max(4).required(),

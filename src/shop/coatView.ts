@@ -19,7 +19,16 @@ import {
 import type { Result } from '@/core/result';
 import { checkInput, ledgerInput, sealedAreas, type PlanGround } from './coatFacts';
 import { AREA_KINDS } from '@/core/piece';
-import type { Area, Batch, Coat, Layer, Piece, Resin, Settings } from '@/records';
+import {
+  stateOf,
+  type Area,
+  type Batch,
+  type Coat,
+  type Layer,
+  type Piece,
+  type Resin,
+  type Settings,
+} from '@/records';
 import { clockOf } from './clockOf';
 import { byId, ofPiece } from './ofPiece';
 import { placesIn } from './places';
@@ -82,7 +91,7 @@ function viewCoat(
   if (!resin) return null;
   const batch = byId(shop.batches, coat.batchId) ?? null;
   const clock = clockOf(coat, resin.sheet, shop.room, nowMs);
-  const state = clock?.state ?? (batch?.mixedMs ? 'mixed' : 'planned');
+  const state = clock?.state ?? (batch && stateOf(batch).mixedMs !== null ? 'mixed' : 'planned');
   const areas = around.areas.filter((a) => coat.areaIds.includes(a.id));
   return { coat, piece, areas, around, resin, batch, state, clock };
 }

@@ -1,4 +1,5 @@
 import { TEST_SHEET } from '@/core/resin/test/sheet';
+import type { WetEvent } from '@/core/wet';
 import {
   asId,
   BATCHES,
@@ -97,7 +98,12 @@ describe('what a piece asks for', () => {
     expect(kinds({ coats: [coat(1)], defects: [repaired] })).toEqual(['prepare']);
   });
   it('a mixed coat is to be poured, whatever else is open', () => {
-    const mixed = { ...batch, mixedMs: NOW };
+    const half = { kg: 0.05, by: 'read', atMs: NOW } as const;
+    const events: WetEvent[] = [
+      { is: 'weighed A', ...half, id: 'a' },
+      { is: 'mixed', ...half, id: 'b' },
+    ];
+    const mixed = { ...batch, events };
     const rows = { coats: [coat(1, { batchId: batch.id })], batches: [mixed] };
     expect(kinds(rows)).toEqual(['pour']);
     expect(kinds({ ...rows, batches: [batch] })).toEqual(['hand over']);
@@ -120,12 +126,16 @@ describe('a session at an instant', () => {
   };
   const rows = { coats: [coat(1, { batchId: batch.id })], sessions: [session] };
   it('its working time runs from the mix; a sheet’s own mass and temperature give the sheet’s time', () => {
-    const weighed = { aKg: TEST_SHEET.workingMassKg / 2, bKg: TEST_SHEET.workingMassKg / 2 };
-    const at = (change: Partial<Batch>) =>
-      atInstant(shopOf({ ...rows, batches: [{ ...batch, ...weighed, ...change }] }), NOW)
+    const half = { kg: TEST_SHEET.workingMassKg / 2, by: 'read', atMs: NOW } as const;
+    const events: WetEvent[] = [
+      { is: 'weighed A', ...half, id: 'a' },
+      { is: 'mixed', ...half, id: 'b' },
+    ];
+    const at = (n: number) =>
+      atInstant(shopOf({ ...rows, batches: [{ ...batch, events: events.slice(0, n) }] }), NOW)
         .sessions[0];
-    expect(at({})?.workingEndsMs).toBeNull();
-    const mixed = at({ mixedMs: NOW });
+    expect(at(1)?.workingEndsMs).toBeNull();
+    const mixed = at(2);
     expect(mixed?.workingEndsMs).toBeCloseTo(NOW + TEST_SHEET.times.workingS * 1000, -1);
     expect(mixed?.step).toBe('stir');
     expect(mixed?.coats.map((c) => c.name)).toEqual(['Flood 1']);

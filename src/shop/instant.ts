@@ -1,13 +1,7 @@
 import type { PlacedTask } from '@/core/prep';
 import { instantAtRipe, workingTime, type ResinSheet } from '@/core/resin';
-import {
-  batchStep,
-  type Batch,
-  type BatchStep,
-  type Coat,
-  type Resin,
-  type WetSession,
-} from '@/records';
+import type { BatchStep, WetState } from '@/core/wet';
+import { type Batch, type Coat, type Resin, stateOf, type WetSession } from '@/records';
 import { readViews, viewPiece, type CoatView, type PieceView } from './coatView';
 import { byId } from './ofPiece';
 import { holdsOf, leftSteps, maskClocks, wasMasked, type MaskClock } from './prepView';
@@ -60,6 +54,8 @@ export interface PieceAt {
 export interface SessionAt {
   readonly session: WetSession;
   readonly batch: Batch;
+  /** What was done with it so far. */
+  readonly done: WetState;
   readonly step: BatchStep;
   readonly resin: Resin;
   readonly coats: readonly Coat[];
@@ -145,15 +141,16 @@ export function sessionAt(shop: Shop, session: WetSession, nowMs: number): Sessi
   const batch = shop.batches.find((b) => b.sessionId === session.id);
   const resin = byId(shop.resins, session.resinId);
   if (!batch || !resin) return null;
-  const massKg = (batch.aKg ?? batch.targetAKg) + (batch.bKg ?? batch.targetBKg);
-  const fromMs = batch.mixedMs ?? nowMs;
+  const done = stateOf(batch);
+  const massKg = (done.aKg ?? batch.targetAKg) + (done.bKg ?? batch.targetBKg);
+  const fromMs = done.mixedMs ?? nowMs;
   const endsMs = workingEnd(resin.sheet, massKg, shop.room, fromMs);
   return {
-    ...{ session, batch, resin, massKg, workingMs: endsMs - fromMs },
+    ...{ session, batch, done, resin, massKg, workingMs: endsMs - fromMs },
     roomK: airThen(shop.room.steps, nowMs).temperatureK,
-    step: batchStep(batch),
+    step: done.step,
     coats: session.coatIds.flatMap((id) => byId(shop.coats, id) ?? []),
-    workingEndsMs: batch.mixedMs === null ? null : endsMs,
+    workingEndsMs: done.mixedMs === null ? null : endsMs,
   };
 }
 

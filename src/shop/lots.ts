@@ -1,5 +1,5 @@
 import { leftInLot, type PartsKg } from '@/core/resin';
-import type { Batch, Coat, Id, Lot } from '@/records';
+import { type Batch, type Coat, type Id, type Lot, stateOf } from '@/records';
 import type { Shop } from './shop';
 
 /** Bottles with what is left in them and what was mixed from them. */
@@ -20,11 +20,11 @@ export function lotsOf({ lots, batches, coats }: Rows, resinId: Id<'resin'>): Lo
   return lots
     .filter((lot) => lot.resinId === resinId)
     .map((lot) => {
-      const own = batches.filter((b) => b.lotId === lot.id && b.aKg !== null);
+      const own = batches.filter((b) => b.lotId === lot.id && stateOf(b).aKg !== null);
       const ids = new Set<string>(own.map((b) => b.id));
       return {
         lot,
-        left: leftInLot({ aKg: lot.fullAKg, bKg: lot.fullBKg }, own),
+        left: leftInLot({ aKg: lot.fullAKg, bKg: lot.fullBKg }, own.map(stateOf)),
         batches: own,
         coats: coats.filter((c) => c.batchId !== null && ids.has(c.batchId)),
       };

@@ -1,5 +1,5 @@
 export type { Liquid } from './liquid';
-export { fluidityLeft, viscosityAfter, type Thickening } from './thickening';
+export { CLINGS, fluidityLeft, LINES_STAY, viscosityAfter, type Thickening } from './thickening';
 export { drainedEdgeMean, restForEdge } from './drainedEdge';
 export {
   LEVEL_SHARE,

@@ -8,6 +8,13 @@ export interface Thickening {
   readonly workingS: number;
 }
 
+/**
+ * Thickness against fresh at which rested resin clings to an edge, from and to, and at which a drawn line stays.
+ * Judgement on common practice: 7–10 min in the cup thickens a common resin for edges, near the end lines stay.
+ */
+export const CLINGS = { from: 1.15, to: 1.35 } as const;
+export const LINES_STAY = 5;
+
 /** A film is 8 times as thick after so many working times of its cup: the cup heats itself, the film does not. */
 const OPEN_PER_WORKING = 1.9404;
 

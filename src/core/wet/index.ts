@@ -1,1 +1,18 @@
 export { CUP_REST_S, STREAK_S, stirTimes } from './stirring';
+export {
+  BUBBLES_BY,
+  DISCARD_REASONS,
+  standing,
+  WEIGHED_BY,
+  WET_ACTS,
+  type BubblesBy,
+  type DiscardReason,
+  type DoneAct,
+  type WeighedBy,
+  type WetAct,
+  type WetActKind,
+  type WetEvent,
+} from './event';
+export { BATCH_STEPS, firstWrong, follows, wetState, type BatchStep, type WetState } from './state';
+export { ALARMS, alarmsOf, COVER_MS, nextRound, ROUND_MS, type Alarm } from './alarms';
+export { flowAt, flowMarks, FLOWS, type Flow, type FlowMarks } from './marks';

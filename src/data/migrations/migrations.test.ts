@@ -1,4 +1,4 @@
-import type { Batch, Coat, Resin, TableName } from '@/records';
+import { stateOf, type Batch, type Coat, type Resin, type TableName } from '@/records';
 import { rowFaults } from '@/records/validate';
 import { MIGRATIONS, migrate, SCHEMA_VERSION, type AnyTables } from '.';
 import v1 from './fixtures/v1.json';
@@ -180,10 +180,15 @@ describe('version 5: order of the log, how a weight became known', () => {
     const log = after['log'] as { seq: number; atMs: number }[];
     expect(log.map((e) => e.seq)).toEqual(log.map((_, i) => i + 1));
     expect(log.map((e) => e.atMs)).toEqual([...log.map((e) => e.atMs)].sort((a, b) => a - b));
-    for (const batch of after['batches'] ?? [])
-      expect(batch).toMatchObject({ aBy: 'not told', bBy: 'not told', addedAKg: 0, reading: null });
-    const fresh = migrate({ batches: [{ id: 'b', aKg: null, bKg: null }] }, 4);
-    expect(fresh['batches']).toMatchObject([{ aBy: null, bBy: null }]);
+    for (const { reading, events } of (after['batches'] ?? []) as Batch[]) {
+      expect(reading).toBeNull();
+      expect(events.slice(0, 2)).toMatchObject([
+        { is: 'weighed A', by: 'not told' },
+        { is: 'mixed', by: 'not told' },
+      ]);
+    }
+    const fresh = migrate({ batches: [{ id: 'b', aKg: null, bKg: null, coatIds: ['c'] }] }, 4);
+    expect(fresh['batches']).toMatchObject([{ events: [] }]);
   });
   it('moves what a clock that was never set wrote, and keeps order and spans', () => {
     const history = [{ fromMs: 60_000, temperatureK: 290 }];
@@ -300,6 +305,39 @@ describe('version 12: lots, assumed densities, what was touched', () => {
     expect(Object.fromEntries(assumed(migrate({ resins: told }, 11)))).toMatchObject({
       'Cup and jar': ['B'],
     });
+  });
+  it('what was done with a batch folds to what its fields said, each act under its id in the log', () => {
+    type Old = Record<string, unknown> & { id: string };
+    const ids = new Map(
+      (before['log'] as { id: string; kind: string }[]).map((e) => [e.id, e.kind]),
+    );
+    const old = before['batches'] as Old[];
+    expect(old).toHaveLength(4);
+    for (const was of old) {
+      const is = (after['batches'] as Batch[]).find((b) => b.id === was.id);
+      if (!is) throw new Error('batch lost');
+      const { poured, covered, ...state } = stateOf(is);
+      for (const field of ['aKg', 'bKg', 'aBy', 'bBy', 'mixedMs', 'stirStartedMs', 'stirredMs'])
+        expect([field, state[field as 'aKg']]).toEqual([field, was[field]]);
+      expect(Math.max(...poured.values())).toBe(was['pouredMs']);
+      expect(Math.max(...covered.values())).toBe(was['coveredMs']);
+      expect(is.events.map((e) => ids.get(e.id))).toEqual(is.events.map((e) => e.is));
+    }
+  });
+  it('a batch that was left half-way goes on where it stood, with what was added to it', () => {
+    const [was] = before['batches'] as (Record<string, unknown> & { coatIds: string[] })[];
+    const half = { ...was, stirStartedMs: null, stirredMs: null, pouredMs: null, coveredMs: null };
+    const more = { ...half, aKg: 0.11, addedAKg: 0.01, aBy: 'assumed' };
+    const coats = (before['coats'] as Coat[]).map((c) => ({
+      ...c,
+      pouredMs: null,
+      coveredMs: null,
+    }));
+    const [batch] = migrate({ ...before, coats, batches: [more] }, 11)['batches'] as Batch[];
+    if (!batch) throw new Error('batch lost');
+    const { step, aKg, addedAKg } = stateOf(batch);
+    expect([step, aKg?.toFixed(9), addedAKg]).toEqual(['stir', '0.110000000', 0.01]);
+    expect(rowFaults('batches', batch)).toEqual([]);
   });
   it('what was touched was the coat, no batch is told its bottles, and every row passes', () => {
     const touches = (tables: AnyTables) => (tables['coats'] as Coat[]).flatMap((c) => c.touches);

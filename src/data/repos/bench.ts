@@ -128,6 +128,14 @@ export function chooseSensor(
   });
 }
 
+/** Alarms of a wet session are sounded, or only shown. */
+export function chooseSound(db: ShopDb, context: ActionContext, sound: boolean): Promise<void> {
+  return act(db, context, ['settings'], async (w) => {
+    const known = (await db.settings.get('shop')) ?? DEFAULT_SETTINGS;
+    await w.put('settings', { ...known, sound });
+  });
+}
+
 /** What touches taught of a resin counts no more: another lot, another maker. Its coats keep what they were poured with. */
 export function forgetLearned(
   db: ShopDb,

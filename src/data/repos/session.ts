@@ -5,6 +5,7 @@ import {
   type Coat,
   DEFAULT_SETTINGS,
   type Id,
+  stateOf,
   type WetSession,
 } from '@/records';
 import { ofPiece } from '@/shop/ofPiece';
@@ -172,7 +173,8 @@ export function leaveSession(
     const session = await db.sessions.get(sessionId);
     const batches = await db.batches.where('sessionId').equals(sessionId).toArray();
     if (!session || session.endedMs !== null) throw new StaleActionError('session left');
-    if (batches.some((b) => b.mixedMs !== null)) throw new StaleActionError('resin already mixed');
+    if (batches.some((b) => stateOf(b).mixedMs !== null))
+      throw new StaleActionError('resin already mixed');
     for (const coat of await db.coats.bulkGet([...session.coatIds]))
       if (coat) await w.put('coats', { ...coat, batchId: null });
     await w.put('sessions', { ...session, endedMs: context.nowMs });

@@ -1,36 +1,37 @@
 import { leastFilm } from '@/core/coat';
 import { checkMix } from '@/core/resin';
 import {
+  follows,
+  standing,
+  type BubblesBy,
+  type DiscardReason,
+  type DoneAct,
+  type WeighedBy,
+  type WetAct,
+  type WetState,
+} from '@/core/wet';
+import {
+  asId,
   type Batch,
-  batchStep,
   type Coat,
   type Id,
   type LogEntry,
-  type LogKind,
   type Resin,
-  standingActs,
-  undoneAct,
-  type WeighedBy,
+  stateOf,
+  type WetSession,
 } from '@/records';
 import { airThen, roomOf } from '@/shop/room';
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { act, type ActionContext, type Writer } from '../write';
 
-/** What a step of a batch reads or writes. */
-const TABLES = ['sessions', 'batches', 'coats', 'resins'] as const;
+/** What an act of a batch reads or writes. */
+const TABLES = ['sessions', 'batches', 'coats', 'resins', 'room'] as const;
 
 interface BatchRows {
   readonly batch: Batch;
   readonly coats: readonly Coat[];
   readonly resin: Resin;
-}
-
-interface BatchAction {
-  readonly kind: LogKind;
-  readonly expected: ReturnType<typeof batchStep>;
-  readonly change: (rows: BatchRows) => Partial<Batch>;
-  readonly figures?: (rows: BatchRows) => LogEntry['figures'];
 }
 
 async function readBatch(w: Writer, batchId: Id<'batch'>): Promise<BatchRows> {
@@ -40,28 +41,79 @@ async function readBatch(w: Writer, batchId: Id<'batch'>): Promise<BatchRows> {
   return { batch, resin, coats: await w.db.coats.where('batchId').equals(batchId).toArray() };
 }
 
-function stepBatch(
-  db: ShopDb,
-  context: ActionContext,
-  batchId: Id<'batch'>,
-  action: BatchAction,
-): Promise<void> {
-  return act(db, context, TABLES, async (w) => {
-    const rows = await readBatch(w, batchId);
-    const { batch, coats } = rows;
-    if (batchStep(batch) !== action.expected)
-      throw new StaleActionError('batch moved on', { step: batchStep(batch) });
-    await w.put('batches', { ...batch, ...action.change(rows) });
-    await w.log(action.kind, {
-      batchId,
-      sessionId: batch.sessionId,
-      pieceId: coats[0]?.pieceId ?? null,
-      figures: action.figures?.(rows) ?? {},
-    });
-  });
+/** What the log tells of an act besides its kind. */
+function figuresOf(done: DoneAct, state: WetState, { sheet }: Resin): LogEntry['figures'] {
+  switch (done.is) {
+    case 'weighed A':
+      return { aKg: done.kg, by: done.by };
+    case 'added A':
+      return { addedAKg: done.kg, by: 'assumed' };
+    case 'mixed':
+      return {
+        ...{ bKg: done.kg, by: done.by },
+        ratioErrorShare: checkMix(state.aKg ?? 0, done.kg, sheet).errorShare,
+      };
+    case 'stirred': {
+      const stirredS = Math.max(0, done.atMs - (state.stirStartedMs ?? done.atMs)) / 1000;
+      const leastS = sheet.stirS;
+      return { stirredS, leastS, ...(stirredS < leastS && { short: 'short' }) };
+    }
+    case 'bubble round':
+      return { by: done.by };
+    case 'discarded':
+      return { why: done.why };
+    case 'stir started':
+    case 'poured':
+    case 'looked over':
+    case 'covered':
+      return {};
+  }
 }
 
-/** A mass in the cup, and whether it was read off the scale or taken to be what was asked for. */
+/** An act as it is written: the batch after it, and its entry of the log under the same id. */
+interface Written {
+  readonly next: Batch;
+  readonly entry: Parameters<Writer['log']>;
+}
+
+/**
+ * What an act writes.
+ * @param more what else its entry tells
+ * @throws StaleActionError when it cannot follow what was done before
+ */
+function written(
+  { batch, coats, resin }: BatchRows,
+  told: WetAct,
+  { nowMs, newId }: ActionContext,
+  more: LogEntry['figures'] = {},
+): Written {
+  const state = stateOf(batch);
+  if (!follows(state, told, batch.coatIds))
+    throw new StaleActionError('batch moved on', { step: state.step });
+  const done = { ...told, id: newId<'log'>(), atMs: nowMs };
+  const coat = 'coatId' in told ? coats.find((c) => c.id === told.coatId) : undefined;
+  const reading = told.is === 'added A' ? batch.reading : null;
+  const about = {
+    ...{ batchId: batch.id, sessionId: batch.sessionId },
+    pieceId: (coat ?? coats[0])?.pieceId ?? null,
+    ...(coat && { coatId: coat.id, text: coat.name }),
+    figures: { ...figuresOf(done, state, resin), ...more },
+  };
+  return {
+    next: { ...batch, reading, events: [...batch.events, done] },
+    entry: [told.is, about, done.id],
+  };
+}
+
+/** An act that changes nothing but the batch. */
+const actOn = (db: ShopDb, context: ActionContext, batchId: Id<'batch'>, told: WetAct) =>
+  act(db, context, TABLES, async (w) => {
+    const { next, entry } = written(await readBatch(w, batchId), told, context);
+    await w.put('batches', next);
+    await w.log(...entry);
+  });
+
+/** A mass in the cup, and how it became known. */
 export interface Weighed {
   readonly kg: number;
   readonly by: Exclude<WeighedBy, 'not told'>;
@@ -76,73 +128,41 @@ export function noteReading(
 ): Promise<void> {
   return act(db, context, TABLES, async (w) => {
     const { batch } = await readBatch(w, batchId);
-    if (batchStep(batch) === `weigh ${reading.part}`) await w.put('batches', { ...batch, reading });
+    if (stateOf(batch).step === `weigh ${reading.part}`)
+      await w.put('batches', { ...batch, reading });
   });
 }
 
-export const weighA = (
-  db: ShopDb,
-  c: ActionContext,
-  batchId: Id<'batch'>,
-  { kg: aKg, by }: Weighed,
-) =>
-  stepBatch(db, c, batchId, {
-    kind: 'weighed A',
-    expected: 'weigh A',
-    change: () => ({ aKg, aBy: by, reading: null }),
-    figures: () => ({ aKg, by }),
-  });
+export const weighA = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>, weighed: Weighed) =>
+  actOn(db, c, batchId, { is: 'weighed A', ...weighed });
 
 /** More of part A went in after B, to put the ratio right: as much as was asked for, not read off a scale. */
-export const addA = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>, addedAKg: number) =>
-  stepBatch(db, c, batchId, {
-    kind: 'added A',
-    expected: 'weigh B',
-    change: ({ batch }) => ({
-      aKg: (batch.aKg ?? 0) + addedAKg,
-      addedAKg: batch.addedAKg + addedAKg,
-      aBy: 'assumed',
-    }),
-    figures: () => ({ addedAKg, by: 'assumed' }),
-  });
+export const addA = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>, kg: number) =>
+  actOn(db, c, batchId, { is: 'added A', kg });
 
 /** Part B is in the cup: the working time starts. */
-export const mixB = (
-  db: ShopDb,
-  c: ActionContext,
-  batchId: Id<'batch'>,
-  { kg: bKg, by }: Weighed,
-) =>
-  stepBatch(db, c, batchId, {
-    kind: 'mixed',
-    expected: 'weigh B',
-    change: () => ({ bKg, bBy: by, mixedMs: c.nowMs, reading: null }),
-    figures: ({ batch, resin }) => ({
-      bKg,
-      by,
-      ratioErrorShare: checkMix(batch.aKg ?? 0, bKg, resin.sheet).errorShare,
-    }),
-  });
+export const mixB = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>, weighed: Weighed) =>
+  actOn(db, c, batchId, { is: 'mixed', ...weighed });
 
 export const startStir = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
-  stepBatch(db, c, batchId, {
-    kind: 'stir started',
-    expected: 'stir',
-    change: () => ({ stirStartedMs: c.nowMs }),
-  });
+  actOn(db, c, batchId, { is: 'stir started' });
 
 /** The stir is over; the log says how long it was and whether that is less than the sheet asks for. */
 export const endStir = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
-  stepBatch(db, c, batchId, {
-    kind: 'stirred',
-    expected: 'stirring',
-    change: () => ({ stirredMs: c.nowMs }),
-    figures: ({ batch, resin }) => {
-      const stirredS = Math.max(0, c.nowMs - (batch.stirStartedMs ?? c.nowMs)) / 1000;
-      const leastS = resin.sheet.stirS;
-      return { stirredS, leastS, ...(stirredS < leastS && { short: 'short' }) };
-    },
-  });
+  actOn(db, c, batchId, { is: 'stirred' });
+
+/** A coat was gone over for bubbles. */
+export const bubbleRound = (
+  db: ShopDb,
+  c: ActionContext,
+  batchId: Id<'batch'>,
+  coatId: Id<'coat'>,
+  by: BubblesBy,
+) => actOn(db, c, batchId, { is: 'bubble round', coatId, by });
+
+/** A coat was looked over in raking light, and nothing was wrong. */
+export const lookOver = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>, coatId: Id<'coat'>) =>
+  actOn(db, c, batchId, { is: 'looked over', coatId });
 
 /**
  * One coat is on its piece: its clock started with the mix.
@@ -155,58 +175,99 @@ export function pourCoat(
   coatId: Id<'coat'>,
   learned: Coat['learned'] = null,
 ): Promise<void> {
-  return act(db, context, [...TABLES, 'room'], async (w) => {
-    const { batch, coats } = await readBatch(w, batchId);
-    const session = await db.sessions.get(batch.sessionId);
-    const coat = coats.find((c) => c.id === coatId);
-    if (batchStep(batch) !== 'pour' || !session || !coat || coat.pouredMs !== null)
-      throw new StaleActionError('coat poured');
+  return act(db, context, TABLES, async (w) => {
+    const rows = await readBatch(w, batchId);
+    const coat = rows.coats.find((c) => c.id === coatId);
+    if (!coat || coat.pouredMs !== null) throw new StaleActionError('coat poured');
     const room = roomOf(await db.room.orderBy('id').toArray());
     const { temperatureK } = airThen(room.steps, context.nowMs);
-    await w.put('coats', {
-      ...coat,
-      mixedMs: batch.mixedMs ?? context.nowMs,
-      pouredMs: context.nowMs,
-      learned,
+    const { next, entry } = written(rows, { is: 'poured', coatId }, context, {
+      ...{ thicknessM: coat.thicknessM, staysM: leastFilm(coat), temperatureK },
     });
-    const last = coats.every((c) => c.id === coatId || c.pouredMs !== null);
-    if (last) await w.put('batches', { ...batch, pouredMs: context.nowMs });
-    await w.log('poured', {
-      batchId,
-      coatId,
-      pieceId: coat.pieceId,
-      sessionId: batch.sessionId,
-      text: coat.name,
-      figures: { thicknessM: coat.thicknessM, staysM: leastFilm(coat), temperatureK },
-    });
+    await w.put('batches', next);
+    await w.log(...entry);
+    const mixedMs = stateOf(rows.batch).mixedMs ?? context.nowMs;
+    await w.put('coats', { ...coat, mixedMs, pouredMs: context.nowMs, learned });
   });
 }
 
-/** Everything of the batch is covered: the wet session ends. */
-export function coverBatch(
+/** The session after an act: over once nothing is left to be done, and open again when something is. Null: as it is. */
+function sessionAfter(
+  session: WetSession | undefined,
+  batch: Batch,
+  nowMs: number,
+): WetSession | null {
+  const endedMs = stateOf(batch).step === 'done' ? nowMs : null;
+  const same = !session || (session.endedMs === null) === (endedMs === null);
+  return same ? null : { ...session, endedMs };
+}
+
+/** One coat is covered; with the last one the session ends. */
+export function coverCoat(
   db: ShopDb,
   context: ActionContext,
   batchId: Id<'batch'>,
+  coatId: Id<'coat'>,
 ): Promise<void> {
   return act(db, context, TABLES, async (w) => {
-    const { batch, coats } = await readBatch(w, batchId);
-    const session = await db.sessions.get(batch.sessionId);
-    if (batchStep(batch) !== 'cover' || !session)
-      throw new StaleActionError('batch not waiting for its cover');
-    await w.put('batches', { ...batch, coveredMs: context.nowMs });
-    await w.put('sessions', { ...session, endedMs: context.nowMs });
-    for (const coat of coats) {
-      await w.put('coats', { ...coat, coveredMs: context.nowMs });
-      await w.log('covered', {
-        batchId,
-        coatId: coat.id,
-        pieceId: coat.pieceId,
-        sessionId: batch.sessionId,
-        text: coat.name,
-      });
-    }
+    const rows = await readBatch(w, batchId);
+    const coat = rows.coats.find((c) => c.id === coatId);
+    if (!coat) throw new StaleActionError('batch not waiting for its cover');
+    const { next, entry } = written(rows, { is: 'covered', coatId }, context);
+    await w.put('batches', next);
+    await w.log(...entry);
+    await w.put('coats', { ...coat, coveredMs: context.nowMs });
+    const session = await db.sessions.get(next.sessionId);
+    const after = sessionAfter(session, next, context.nowMs);
+    if (after) await w.put('sessions', after);
   });
 }
+
+/** What is left of the mix is not poured: coats that got nothing are planned again. */
+export function discardMix(
+  db: ShopDb,
+  context: ActionContext,
+  batchId: Id<'batch'>,
+  why: DiscardReason,
+): Promise<void> {
+  return act(db, context, TABLES, async (w) => {
+    const rows = await readBatch(w, batchId);
+    const { next, entry } = written(rows, { is: 'discarded', why }, context);
+    await w.put('batches', next);
+    await w.log(...entry);
+    for (const coat of rows.coats)
+      if (coat.pouredMs === null) await w.put('coats', { ...coat, batchId: null });
+    const session = await db.sessions.get(next.sessionId);
+    const after = sessionAfter(session, next, context.nowMs);
+    if (after) await w.put('sessions', after);
+  });
+}
+
+/** Coats that an act changed, by what it was. */
+function changedBy(undone: DoneAct, batch: Batch): readonly Id<'coat'>[] {
+  if (undone.is === 'poured' || undone.is === 'covered') return [asId(undone.coatId)];
+  const { poured } = stateOf(batch);
+  return undone.is === 'discarded' ? batch.coatIds.filter((id) => !poured.has(id)) : [];
+}
+
+/**
+ * A coat as it was before an act that is taken back.
+ * @throws StaleActionError when it is mixed anew since
+ */
+function coatBefore(coat: Coat, undone: DoneAct, batch: Batch): Coat {
+  if (undone.is === 'covered') return { ...coat, coveredMs: null };
+  if (undone.is === 'poured')
+    return { ...coat, mixedMs: null, pouredMs: null, learned: null, touches: [] };
+  if (coat.batchId !== null) throw new StaleActionError('something else was done since');
+  return { ...coat, batchId: batch.id };
+}
+
+/** What was read off the scale is a reading again when its weighing is taken back. */
+const readingAfter = (undone: DoneAct, { reading }: Batch): Batch['reading'] => {
+  if (undone.is !== 'weighed A' && undone.is !== 'mixed') return reading;
+  const part = undone.is === 'mixed' ? 'B' : 'A';
+  return undone.by === 'read' ? { part, kg: undone.kg } : null;
+};
 
 /**
  * Takes back one named act of a batch, its newest that stands; the log keeps both the act and its undoing.
@@ -216,24 +277,42 @@ export function undoAct(
   db: ShopDb,
   context: ActionContext,
   batchId: Id<'batch'>,
-  entryId: Id<'log'>,
+  eventId: string,
 ): Promise<void> {
   return act(db, context, TABLES, async (w) => {
     const { batch, coats } = await readBatch(w, batchId);
-    const acts = standingActs(await db.log.where('batchId').equals(batchId).toArray());
+    const acts = standing(batch.events);
     const last = acts.at(-1);
-    if (!last || !acts.some((e) => e.id === entryId))
+    if (!last || !acts.some((e) => e.id === eventId))
       throw new StaleActionError('already taken back');
-    // Coats of a batch are covered in one act, with an entry for each.
-    const together = last.kind === 'covered' ? acts.filter((e) => e.kind === 'covered') : [last];
-    if (!together.some((e) => e.id === entryId))
+    if (last.id !== eventId) throw new StaleActionError('something else was done since');
+    const id = w.context.newId<'log'>();
+    const undone = { is: 'undone', of: last.id, id, atMs: context.nowMs } as const;
+    const next = {
+      ...batch,
+      reading: readingAfter(last, batch),
+      events: [...batch.events, undone],
+    };
+    const ids = changedBy(last, next);
+    const changed = (await db.coats.bulkGet([...ids])).filter((c) => c !== undefined);
+    if (last.is === 'discarded' && changed.length < ids.length)
       throw new StaleActionError('something else was done since');
-    const undone = undoneAct(last, batch, coats, acts.slice(0, -1));
-    await w.put('batches', undone.batch);
-    for (const coat of undone.coats) await w.put('coats', coat);
-    const session = undone.reopens ? await db.sessions.get(batch.sessionId) : undefined;
-    if (session) await w.put('sessions', { ...session, endedMs: null });
-    for (const { id, kind, pieceId, coatId, sessionId } of together)
-      await w.log('undone', { batchId, sessionId, coatId, pieceId, aboutId: id, text: kind });
+    const before = changed.map((coat) => coatBefore(coat, last, next));
+    for (const coat of before) await w.put('coats', coat);
+    await w.put('batches', next);
+    const session = await db.sessions.get(next.sessionId);
+    const after = sessionAfter(session, next, context.nowMs);
+    if (after) await w.put('sessions', after);
+    const coatId = 'coatId' in last ? asId<'coat'>(last.coatId) : null;
+    const coat = coats.find((c) => c.id === coatId) ?? coats[0];
+    const about = (await db.log.get(asId<'log'>(last.id)))?.id ?? null;
+    await w.log(
+      'undone',
+      {
+        ...{ batchId, sessionId: batch.sessionId, coatId, pieceId: coat?.pieceId ?? null },
+        ...{ aboutId: about, text: last.is },
+      },
+      id,
+    );
   });
 }

@@ -1,5 +1,6 @@
 import type { ShopDb } from '../db';
-import { asId, type Coat, standingActs } from '@/records';
+import { standing } from '@/core/wet';
+import type { Coat } from '@/records';
 import { startSession } from '../repos/session';
 import { endStir, mixB, pourCoat, startStir, weighA } from '../repos/wet';
 import { contextAt, shopWithCoat } from './shop';
@@ -36,8 +37,7 @@ export async function poured(db: ShopDb) {
 
 /** Id of the newest act of a batch that stands. */
 export const lastAct = async (db: ShopDb, batchId: string) =>
-  standingActs(await db.log.where('batchId').equals(batchId).toArray()).at(-1)?.id ??
-  asId<'log'>('');
+  standing((await db.batches.get(batchId as never))?.events ?? []).at(-1)?.id ?? '';
 
 export const kinds = async (db: ShopDb) =>
   (await db.log.orderBy('seq').toArray()).map((e) => e.kind);

@@ -68,9 +68,9 @@ function tryPiece(view: PieceView, shop: Shop, nowMs: number, format: Format): v
 const trySession = (shop: Shop, id: string, nowMs: number): void => {
   const view = wetView(shop, id, nowMs);
   if (!view) return;
-  if ((view.batch.aKg ?? 1) > 0) {
+  if ((view.done.aKg ?? 1) > 0) {
     wantedB(view);
-    ratioGauge(view.batch.aKg ?? view.batch.targetAKg, view.batch.bKg ?? 0, view.resin);
+    ratioGauge(view.done.aKg ?? view.batch.targetAKg, view.done.bKg ?? 0, view.resin);
   }
 };
 

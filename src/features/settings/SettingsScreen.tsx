@@ -79,7 +79,7 @@ function useSettingsForm() {
   const whole = (told: SettingsTold): Settings => ({
     ...told,
     lastBackupMs: settings.lastBackupMs,
-    sensor: settings.sensor,
+    ...{ sensor: settings.sensor, sound: settings.sound },
   });
   const save = handleSubmit(async () => {
     const result = read(getValues());

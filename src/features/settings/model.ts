@@ -48,7 +48,7 @@ export function draftOfSettings(settings: Settings): SettingsDraft {
 }
 
 /** What the form tells; the rest of the settings is noted by what is done. */
-export type SettingsTold = Omit<Settings, 'lastBackupMs' | 'sensor'>;
+export type SettingsTold = Omit<Settings, 'lastBackupMs' | 'sensor' | 'sound'>;
 
 /** Reads the settings form. */
 export function readSettings(

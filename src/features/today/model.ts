@@ -114,12 +114,12 @@ export function lanes(shop: Shop, nowMs: number, fromMs: number, toMs: number): 
     .filter((lane) => lane.bands.length > 0);
 }
 
-const sessionToDo = ({ session, batch, step, coats }: SessionAt, nowMs: number): ToDo => ({
+const sessionToDo = ({ session, done, step, coats }: SessionAt, nowMs: number): ToDo => ({
   key: session.id,
   href: `/wet/${session.id}`,
   title: `Go on at the bench: ${step}`,
   detail: coats.map((c) => c.name).join(', '),
-  dueMs: batch.mixedMs === null ? null : nowMs,
+  dueMs: done.mixedMs === null ? null : nowMs,
   fromMs: 0,
   urgent: true,
 });

@@ -8,6 +8,8 @@ import { Explained } from '@/features/common/Explained';
 import { workingExplanation } from '@/core/resin';
 import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';
+import { AlarmBar, SoundKey, ThrowAway } from './BenchBars';
+import { useAlarms, useAwake } from './useAlarms';
 import { WET_STEPS, type WetView } from './model';
 
 function StepTrail({ view }: { view: WetView }) {
@@ -85,15 +87,29 @@ function WorkingClock({ view }: { view: WetView }) {
 interface Props {
   readonly view: WetView;
   readonly title: string;
+  /** The small working clock below; left out where it is the giant number. */
+  readonly clock?: boolean;
+  /** Something is wrong: the whole screen says so. */
+  readonly grave?: boolean;
   readonly caution: ReactNode;
   readonly actions: ReactNode;
   readonly children: ReactNode;
 }
 
 /** Full screen at the bench: what to do on top, the clock and the large targets at the bottom. */
-export function BenchFrame({ view, title, caution, actions, children }: Props) {
+export function BenchFrame({
+  view,
+  title,
+  clock = true,
+  grave = false,
+  caution,
+  actions,
+  children,
+}: Props) {
+  const alarms = useAlarms(view, useNow());
+  useAwake();
   return (
-    <Flex direction="column" minH="100vh">
+    <Flex direction="column" minH="100vh" bg={grave ? 'oxideWash' : undefined}>
       <Flex
         as="header"
         bg="card"
@@ -114,11 +130,14 @@ export function BenchFrame({ view, title, caution, actions, children }: Props) {
         </Flex>
         <Flex align="center" gap="6">
           <StepTrail view={view} />
+          <SoundKey />
+          <ThrowAway view={view} />
           <Flex asChild align="center" minH="44px" textDecoration="underline">
             <Link href="/">Today</Link>
           </Flex>
         </Flex>
       </Flex>
+      <AlarmBar alarms={alarms} view={view} />
       <Box flex="1" px="6" py="5" display="flex" flexDirection="column" justifyContent="center">
         {children}
       </Box>
@@ -133,7 +152,7 @@ export function BenchFrame({ view, title, caution, actions, children }: Props) {
         wrap="wrap"
         minH="124px"
       >
-        <WorkingClock view={view} />
+        {clock && <WorkingClock view={view} />}
         <Box
           flex="1 1 220px"
           bg="oxideWash"

@@ -58,12 +58,12 @@ function StirRing({ share, least }: { share: number; least: number }) {
 export function StirStep({ view }: { view: WetView }) {
   const act = useAct();
   const now = useNow();
-  const { batch, step } = view;
+  const { batch, done, step } = view;
   const { leastS, wantedS } = stirTimes(view.resin.sheet);
   const [leastMs, wantedMs] = [leastS * 1000, wantedS * 1000];
   const stirring = step === 'stirring';
   const elapsed =
-    stirring && batch.stirStartedMs !== null ? Math.max(0, now - batch.stirStartedMs) : 0;
+    stirring && done.stirStartedMs !== null ? Math.max(0, now - done.stirStartedMs) : 0;
   const left = wantedMs - elapsed;
   const short = elapsed < leastMs;
   const kept = { batchId: batch.id, step };

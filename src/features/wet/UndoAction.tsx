@@ -11,13 +11,13 @@ export function UndoAction({ view }: { view: WetView }) {
   const last = useLastAct(batch);
   const undo = () => {
     if (!last) return;
-    void act(`undo ${last.kind}`, (db, c) => undoAct(db, c, batch.id, last.id), { id: last.id });
+    void act(`undo ${last.is}`, (db, c) => undoAct(db, c, batch.id, last.id), { id: last.id });
   };
   return (
     <BigAction
       kind="second"
       token={last?.id ?? ''}
-      label={last ? `Undo: ${last.kind}` : 'Undo'}
+      label={last ? `Undo: ${last.is}` : 'Undo'}
       hotkey="u"
       keyName="U"
       disabled={!last}

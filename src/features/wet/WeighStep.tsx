@@ -23,13 +23,13 @@ const onScale = (kg: number, digitKg: number): number => Math.round(kg / digitKg
 /** The giant number, and why it is so much. */
 function Wanted({ view, aKg, wantedKg }: { view: WetView; aKg: number; wantedKg: number }) {
   const { scale } = useFormat();
-  const { batch, resin, step } = view;
+  const { batch, done, resin, step } = view;
   const isA = step === 'weigh A';
   const mix = splitMix(batch.targetM3, resin.sheet);
   const why =
     isA && mix.ok
       ? splitExplanation(mix.value, resin.sheet, 'A')
-      : wantedBExplanation(aKg, resin.sheet, batch.aBy === 'read');
+      : wantedBExplanation(aKg, resin.sheet, done.aBy === 'read');
   const { number, unit } = scale(wantedKg);
   return (
     <>
@@ -105,12 +105,12 @@ export function WeighStep({ view }: { view: WetView }) {
   const act = useAct();
   const { scale } = useFormat();
   const { scaleDigitKg } = useShop().settings;
-  const { batch, resin, step } = view;
+  const { batch, done, resin, step } = view;
   const isA = step === 'weigh A';
   const part = isA ? 'A' : 'B';
   const wantedKg = onScale(isA ? batch.targetAKg : wantedB(view), scaleDigitKg);
   const { kg, tell } = useReading(view, part);
-  const aKg = batch.aKg ?? 0;
+  const aKg = done.aKg ?? 0;
   const gauge = isA || kg === null ? null : ratioGauge(aKg, kg, resin);
   const total = batch.targetAKg + batch.targetBKg;
   const goalKg = isA ? wantedKg : aKg * (1 + massRatioBA(resin.sheet));
@@ -148,7 +148,7 @@ export function WeighStep({ view }: { view: WetView }) {
         <Cup
           a={(isA ? (kg ?? 0) : aKg) / total}
           b={isA ? 0 : (kg ?? 0) / total}
-          aText={isA ? 'A' : `A ${scale(aKg).text}${batch.aBy === 'assumed' ? ', assumed' : ''}`}
+          aText={isA ? 'A' : `A ${scale(aKg).text}${done.aBy === 'assumed' ? ', assumed' : ''}`}
           goal={goalKg / total}
           goalText={`${part} to here`}
         />

@@ -4,6 +4,8 @@ import { clockExplanation } from '@/core/resin';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { BubblesBy } from '@/core/wet';
 import { useAct, useNow, useShop } from '@/data/hooks';
 import { leaveSession } from '@/data/repos/session';
 import { undoAct } from '@/data/repos/wet';
@@ -13,8 +15,11 @@ import { Explained } from '@/features/common/Explained';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { wetView, type WetView } from './model';
+import { AlarmBar } from './BenchBars';
+import { useAlarms } from './useAlarms';
 import { useLastAct } from './useLastAct';
-import { PourStep } from './PourStep';
+import { Rounds } from './CoatRow';
+import { WorkStep } from './WorkStep';
 import { StirStep } from './StirStep';
 import { WeighStep } from './WeighStep';
 
@@ -23,18 +28,21 @@ function Done({ view: wet }: { view: WetView }) {
   const shop = useShop();
   const now = useNow();
   const last = useLastAct(wet.batch);
+  const [bubblesBy, setBubblesBy] = useState<BubblesBy>('warm air');
+  const alarms = useAlarms(wet, now);
   const undo = () => {
     if (!last) return;
     const { id } = last;
-    void act('undo the cover', (db, c) => undoAct(db, c, wet.batch.id, id), { id });
+    void act('undo the last act', (db, c) => undoAct(db, c, wet.batch.id, id), { id });
   };
   const coats = pieceViews(shop, now)
     .flatMap((v) => v.coats)
     .filter((c) => c.coat.batchId === wet.batch.id);
   return (
     <Box maxW="900px" mx="auto" px="6" py="12">
+      <AlarmBar alarms={alarms} view={wet} />
       <Heading as="h1" fontSize="4xl" mb="4">
-        Covered. The clocks run.
+        {coats.length > 0 ? 'Covered. The clocks run.' : 'Thrown away. Nothing was poured.'}
       </Heading>
       {coats.map((view) => {
         const { coat, piece, clock } = view;
@@ -70,6 +78,15 @@ function Done({ view: wet }: { view: WetView }) {
             <Button asChild variant="ink" size="bench">
               <Link href={`/pieces/${piece.id}/cure`}>See its windows</Link>
             </Button>
+            <Box width="100%">
+              <Rounds
+                view={wet}
+                entry={{ coat, piece }}
+                bubblesBy={bubblesBy}
+                onBubblesBy={setBubblesBy}
+                nowMs={now}
+              />
+            </Box>
           </Flex>
         );
       })}
@@ -78,7 +95,7 @@ function Done({ view: wet }: { view: WetView }) {
           <Link href="/">Today</Link>
         </Button>
         <Button size="bench" variant="quiet" disabled={!last} onClick={undo}>
-          Undo the cover
+          {last ? `Undo: ${last.is}` : 'Undo'}
         </Button>
       </Flex>
     </Box>
@@ -122,7 +139,7 @@ export function WetScreen({ sessionId: told }: { sessionId: string }) {
       return <StirStep view={view} />;
     case 'pour':
     case 'cover':
-      return <PourStep view={view} />;
+      return <WorkStep view={view} />;
     case 'done':
       return <Done view={view} />;
   }

@@ -9,14 +9,11 @@ describe('wet session', () => {
   if (!view) throw new Error('no session');
   it('knows where it stands and when the working time ends', () => {
     expect(view.step).toBe('done');
-    expect((view.workingEndsMs ?? 0) - (view.batch.mixedMs ?? 0)).toBeCloseTo(view.workingMs, 2);
+    expect((view.workingEndsMs ?? 0) - (view.done.mixedMs ?? 0)).toBeCloseTo(view.workingMs, 2);
     expect(wetView(shop, 'gone', NOW)).toBeNull();
   });
   it('B follows the A that was weighed: 100 : 45 by weight', () => {
-    expect(wantedB({ batch: { ...view.batch, aKg: 0.2 }, resin: view.resin })).toBeCloseTo(
-      0.09,
-      12,
-    );
+    expect(wantedB({ ...view, done: { ...view.done, aKg: 0.2 } })).toBeCloseTo(0.09, 12);
   });
   it('places the ratio on its gauge, right in the middle, and stops at its ends', () => {
     const at = (b: number) => ratioGauge(0.1, b, view.resin).at;

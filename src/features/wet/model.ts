@@ -1,5 +1,6 @@
 import { checkMix, type MixCheck } from '@/core/resin';
-import type { BatchStep, Coat, Piece, Resin } from '@/records';
+import type { BatchStep } from '@/core/wet';
+import type { Coat, Piece, Resin } from '@/records';
 import { sessionAt, type SessionAt } from '@/shop/instant';
 import { byId } from '@/shop/ofPiece';
 import type { Shop } from '@/shop/shop';
@@ -21,8 +22,8 @@ export function wetView(shop: Shop, sessionId: string, nowMs: number): WetView |
 }
 
 /** What B should weigh now that A has been weighed: the ratio follows what is in the cup. */
-export function wantedB({ batch, resin }: Pick<WetView, 'batch' | 'resin'>): number {
-  const aKg = batch.aKg ?? batch.targetAKg;
+export function wantedB({ batch, done, resin }: Pick<WetView, 'batch' | 'done' | 'resin'>): number {
+  const aKg = done.aKg ?? batch.targetAKg;
   return checkMix(aKg, 0, resin.sheet).addBKg;
 }
 

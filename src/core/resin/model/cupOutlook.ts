@@ -1,6 +1,7 @@
 import { calibrate, predict, type Calibration, type CurePoint } from './calibrate';
 import { cupRun, type CupRun, type Vessel } from './cup';
 import { filmRun, type FilmMark } from './film';
+import { CLINGS, LINES_STAY } from '../../film';
 import { ripeRate } from '../ripeHours';
 import { cureViscosity, type Kinetics } from './kinetics';
 import type { ResinSheet } from '../sheet';
@@ -47,12 +48,6 @@ const [HOT_K, DANGER_K] = [15, 40];
 const classOf = (riseK: number): HeatClass =>
   riseK < HOT_K ? 'warm' : riseK < DANGER_K ? 'hot' : 'dangerous';
 
-/**
- * Thickness against fresh at which rested resin clings to an edge, from and to, and at which a drawn line stays.
- * Judgement on common practice: 7–10 min in the cup thickens a common resin for edges, near the end lines stay.
- */
-const CLINGS = { from: 1.15, to: 1.35 } as const;
-const LINES_STAY = 5;
 /** A tray that a batch is spread in, m. Common practice, no source. */
 export const TRAY_DEPTH_M = 5e-3;
 

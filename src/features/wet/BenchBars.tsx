@@ -1,0 +1,99 @@
+'use client';
+import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import { DISCARD_REASONS, type DiscardReason } from '@/core/wet';
+import { useAct, useShop } from '@/data/hooks';
+import { chooseSound } from '@/data/repos/bench';
+import { discardMix } from '@/data/repos/wet';
+import { ring } from '@/devices/alarm';
+import { Button } from '@/ui/Button';
+import { ChoiceDialog } from '@/ui/ChoiceDialog';
+import { alarmWords } from './alarmText';
+import type { WetView } from './model';
+import type { Alarms } from './useAlarms';
+
+/** What is due now and not done yet; heard once. */
+export function AlarmBar({ alarms, view }: { alarms: Alarms; view: WetView }) {
+  const due = alarms.due.map((a) => ({ id: a.id, ...alarmWords(a, view) }));
+  const urgent = due.some((a) => a.urgent);
+  return (
+    <>
+      <Box role="status" srOnly>
+        {alarms.said}
+      </Box>
+      {due.length > 0 && (
+        <Flex
+          as="ul"
+          aria-label="Due now"
+          listStyleType="none"
+          gap="6"
+          px="6"
+          py="2"
+          wrap="wrap"
+          bg={urgent ? 'oxide' : 'amberPale'}
+          color={urgent ? 'card' : 'ink'}
+          fontSize="xl"
+          fontWeight="600"
+        >
+          {due.map((a) => (
+            <li key={a.id}>
+              {a.urgent ? '!' : '·'} {a.title}
+            </li>
+          ))}
+        </Flex>
+      )}
+    </>
+  );
+}
+
+/** Alarms are sounded or only shown; turning them on sounds one, which is its test. */
+export function SoundKey() {
+  const act = useAct();
+  const { sound } = useShop().settings;
+  const turn = () => {
+    if (!sound) ring();
+    void act('turn the sound on or off', (db, c) => chooseSound(db, c, !sound));
+  };
+  return (
+    <Button variant="quiet" minH="44px" aria-pressed={sound} onClick={turn}>
+      Sound {sound ? 'on' : 'off'}
+    </Button>
+  );
+}
+
+const REASON_WORDS: Readonly<Record<DiscardReason, string>> = {
+  'too late': 'Too late to pour',
+  'ratio is off': 'The ratio is off beyond repair',
+  'wrong resin': 'Wrong resin or wrong bottle',
+  spilt: 'Dropped, spilt',
+  'no longer needed': 'No longer needed',
+};
+
+/** Mixed resin that is not poured: why, and what happens to the coats. */
+export function ThrowAway({ view }: { view: WetView }) {
+  const act = useAct();
+  const [open, setOpen] = useState(false);
+  const { batch, done, coats } = view;
+  const left = coats.filter((c) => !done.poured.has(c.coat.id));
+  if (done.mixedMs === null || left.length === 0 || done.discarded) return null;
+  return (
+    <>
+      <Button variant="quiet" minH="44px" onClick={() => setOpen(true)}>
+        Throw away …
+      </Button>
+      <ChoiceDialog
+        open={open}
+        title="Throw away what is mixed?"
+        choices={DISCARD_REASONS.map((why) => [why, REASON_WORDS[why]] as const)}
+        onChoose={(why) => {
+          setOpen(false);
+          void act('throw the mix away', (db, c) => discardMix(db, c, batch.id, why), { why });
+        }}
+        onCancel={() => setOpen(false)}
+      >
+        {left.map((c) => c.piece.name).join(', ')}: planned again, to be mixed anew. Spread what is
+        mixed in a wide tray in the open; in a cup it heats itself.
+      </ChoiceDialog>
+    </>
+  );
+}

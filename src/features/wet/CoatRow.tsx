@@ -1,0 +1,122 @@
+'use client';
+import { Box, Flex } from '@chakra-ui/react';
+import { leastFilm } from '@/core/coat';
+import { BUBBLES_BY, nextRound, type BubblesBy } from '@/core/wet';
+import { useAct, useShop } from '@/data/hooks';
+import { bubbleRound } from '@/data/repos/wet';
+import { clockText } from '@/features/common/clockText';
+import { Outline } from '@/features/common/Outline';
+import { useFormat } from '@/features/common/useFormat';
+import { edgeKindsOf } from '@/records';
+import { Button } from '@/ui/Button';
+import { Figure } from '@/ui/Figure';
+import { FoundWet } from './FoundWet';
+import type { WetView } from './model';
+
+interface Props {
+  readonly view: WetView;
+  readonly entry: WetView['coats'][number];
+  readonly words: string;
+  /** It is the one that the large key is about. */
+  readonly marked: boolean;
+  readonly bubblesBy: BubblesBy;
+  readonly onBubblesBy: (by: BubblesBy) => void;
+  readonly nowMs: number;
+}
+
+/** Bubbles are looked for again and again: one key, and by what. */
+export function Rounds({
+  view,
+  entry: { coat, piece },
+  bubblesBy,
+  onBubblesBy,
+  nowMs,
+}: Omit<Props, 'words' | 'marked'>) {
+  const act = useAct();
+  const { batch, done } = view;
+  const round = nextRound(done, coat.id);
+  if (!round) return null;
+  const due = nowMs >= round.fromMs;
+  const late = nowMs >= round.toMs;
+  const by = BUBBLES_BY[(BUBBLES_BY.indexOf(bubblesBy) + 1) % BUBBLES_BY.length] ?? bubblesBy;
+  return (
+    <Flex gap="2" mt="2" align="center" wrap="wrap">
+      <Button
+        minH="64px"
+        fontSize="lg"
+        variant={due ? 'amber' : 'outline'}
+        aria-label={`${piece.name}: gone over for bubbles by ${bubblesBy}`}
+        onClick={() =>
+          void act('note a round for bubbles', (db, c) =>
+            bubbleRound(db, c, batch.id, coat.id, bubblesBy),
+          )
+        }
+      >
+        Bubbles gone over
+      </Button>
+      <Button
+        minH="64px"
+        fontSize="md"
+        variant="quiet"
+        aria-label={`By ${bubblesBy}; change to ${by}`}
+        onClick={() => onBubblesBy(by)}
+      >
+        by {bubblesBy}
+      </Button>
+      <FoundWet coat={coat} piece={piece} />
+      <Box fontSize="md" fontWeight={due ? '600' : '400'} color={late ? 'oxide' : 'ink'}>
+        {late ? '! bubbles overdue' : due ? 'look now' : `again ${clockText(round.fromMs, nowMs)}`}
+      </Box>
+    </Flex>
+  );
+}
+
+/** A coat of the session: what it waits for, and once it lies what keeps it good. */
+export function CoatRow({ words, marked, ...row }: Props) {
+  const { areas } = useShop();
+  const { show } = useFormat();
+  const { coat, piece } = row.entry;
+  const area = areas.find((a) => a.id === coat.areaIds[0]);
+  const poured = row.view.done.poured.has(coat.id);
+  const covered = row.view.done.covered.get(coat.id);
+  return (
+    <Box
+      as="li"
+      bg={marked ? 'card' : 'transparent'}
+      borderWidth={marked ? '2px' : '1px'}
+      borderColor={marked ? 'ink' : 'line'}
+      px="5"
+      py="3"
+    >
+      <Flex align="center" gap="5">
+        {area && (
+          <Outline
+            shape={area.shape}
+            edgeKinds={edgeKindsOf(area)}
+            size={64}
+            fill={poured ? 'var(--bm-colors-amber)' : 'var(--bm-colors-card)'}
+          />
+        )}
+        <Box flex="1">
+          <Box fontSize="2xl" fontWeight="600" fontFamily="heading" lineHeight="1.15">
+            {piece.name}
+          </Box>
+          <Box fontSize="lg">
+            {coat.name}, {show(leastFilm(coat), 'film').text}
+          </Box>
+        </Box>
+        <Box textAlign="end">
+          <Figure fontSize="xl" fontWeight="600">
+            {words}
+          </Figure>
+          {covered !== undefined && (
+            <Box fontSize="md" color="verdigris" fontWeight="600">
+              covered {clockText(covered, row.nowMs)}
+            </Box>
+          )}
+        </Box>
+      </Flex>
+      {poured && <Rounds {...row} />}
+    </Box>
+  );
+}

@@ -1,0 +1,103 @@
+'use client';
+import { Box, Dialog, Grid, Portal } from '@chakra-ui/react';
+import { useState } from 'react';
+import { DEFECT_GUIDE } from '@/core/inspect';
+import type { DefectKind } from '@/core/piece';
+import { useAct } from '@/data/hooks';
+import { noteDefect } from '@/data/repos/bench';
+import type { Coat, Piece } from '@/records';
+import { Button } from '@/ui/Button';
+
+/** What raking light shows while it is wet, and what is done at once. Common practice, no source. */
+const WHILE_WET: readonly (readonly [kind: DefectKind, words: string, remedy: string])[] = [
+  ['fish eye', 'Bare spot, draw-back', 'Tap it with a wet glove, feed a drop, tap again.'],
+  [
+    'bubbles',
+    'Bubbles',
+    'Warm air from 10–15 cm in quick passes, or a pick. No flame near alcohol, paper or plastic.',
+  ],
+  ['dust nib', 'Hair, lint, dots in a row', 'Lift it with tweezers or a pick, then let it close.'],
+  ['scorch', 'Smoke, browning', 'Heat off at once. Nothing more while it is wet.'],
+  ['drips', 'Drips below', 'Scrape them with a stick, and again until nothing runs.'],
+  ['soft spot', 'Streaks, scrapings', 'Wipe or scoop it off while it is wet: it will not cure.'],
+];
+
+/** One tap makes a finding of what is wrong, and says what helps while it is wet. */
+export function FoundWet({ coat, piece }: { coat: Coat; piece: Piece }) {
+  const act = useAct();
+  const [open, setOpen] = useState(false);
+  const [found, setFound] = useState<(typeof WHILE_WET)[number] | null>(null);
+  const note = async (what: (typeof WHILE_WET)[number]) => {
+    const told = { pieceId: piece.id, coatId: coat.id, kind: what[0] };
+    const outcome = await act(
+      `note ${DEFECT_GUIDE[what[0]].label}`,
+      (db, c) => noteDefect(db, c, { ...told, note: 'Seen while wet.', photo: null }),
+      told,
+    );
+    if (outcome.ok) setFound(what);
+  };
+  const close = () => {
+    setOpen(false);
+    setFound(null);
+  };
+  return (
+    <>
+      <Button
+        minH="64px"
+        fontSize="lg"
+        aria-label={`Found something on ${piece.name}`}
+        onClick={() => setOpen(true)}
+      >
+        Found …
+      </Button>
+      <Dialog.Root open={open} onOpenChange={(e) => !e.open && close()} size="lg">
+        <Portal>
+          <Dialog.Backdrop />
+          <Dialog.Positioner>
+            <Dialog.Content>
+              <Dialog.Header>
+                <Dialog.Title fontSize="2xl">
+                  {found ? found[1] : `What is on ${piece.name}?`}
+                </Dialog.Title>
+              </Dialog.Header>
+              <Dialog.Body>
+                {found ? (
+                  <Box fontSize="3xl" lineHeight="1.2" fontFamily="heading" fontWeight="600">
+                    {found[2]}
+                    <Box fontSize="md" fontWeight="400" color="ink2" mt="3">
+                      Noted as a finding of {coat.name}; it stands under Inspect until it is put
+                      right.
+                    </Box>
+                  </Box>
+                ) : (
+                  <Grid templateColumns="1fr 1fr" gap="3">
+                    {WHILE_WET.map((what) => (
+                      <Button
+                        key={what[0]}
+                        minH="84px"
+                        fontSize="xl"
+                        onClick={() => void note(what)}
+                      >
+                        {what[1]}
+                      </Button>
+                    ))}
+                  </Grid>
+                )}
+              </Dialog.Body>
+              <Dialog.Footer>
+                <Button
+                  minH="64px"
+                  fontSize="lg"
+                  variant={found ? 'ink' : 'outline'}
+                  onClick={close}
+                >
+                  {found ? 'Done' : 'Nothing after all'}
+                </Button>
+              </Dialog.Footer>
+            </Dialog.Content>
+          </Dialog.Positioner>
+        </Portal>
+      </Dialog.Root>
+    </>
+  );
+}

@@ -1,0 +1,58 @@
+import { useEffect, useState } from 'react';
+import { ring } from '@/devices/alarm';
+import { keepAwake } from '@/devices/awake';
+import { alarmsOf, stirTimes, type Alarm } from '@/core/wet';
+import { useShop } from '@/data/hooks';
+import { alarmWords } from './alarmText';
+import type { WetView } from './model';
+
+/** Which alarms this browser has told, by batch: no part of the shop. */
+const keyOf = (batchId: string) => `bilamina-told-${batchId}`;
+function toldBefore(batchId: string): readonly string[] {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(keyOf(batchId)) ?? '[]');
+    return Array.isArray(kept) ? kept.filter((id): id is string => typeof id === 'string') : [];
+  } catch {
+    return [];
+  }
+}
+function keepTold(batchId: string, ids: readonly string[]): void {
+  try {
+    localStorage.setItem(keyOf(batchId), JSON.stringify(ids.slice(-200)));
+  } catch {
+    // Without storage it is told again after a reload: better twice than never.
+  }
+}
+
+export interface Alarms {
+  /** What is due and not done yet, the newest last. */
+  readonly due: readonly Alarm[];
+  /** The newest that was told, for those who hear the page. */
+  readonly said: string;
+}
+
+/** Everything that a batch has to tell now: each is sounded once, and shown until it is done. */
+export function useAlarms(view: WetView, nowMs: number): Alarms {
+  const { sound } = useShop().settings;
+  const { done, batch, resin, workingEndsMs } = view;
+  const { wantedS } = stirTimes(resin.sheet);
+  const due = alarmsOf(done, { wantedS, workingEndsMs }).filter((a) => a.atMs <= nowMs);
+  const ids = due.map((a) => a.id).join(' ');
+  const [said, setSaid] = useState('');
+  useEffect(() => {
+    const before = toldBefore(batch.id);
+    const fresh = due.filter((a) => !before.includes(a.id));
+    if (fresh.length === 0) return;
+    keepTold(batch.id, [...before, ...fresh.map((a) => a.id)]);
+    setSaid(fresh.map((a) => alarmWords(a, view).title).join(' '));
+    if (sound) ring();
+    // What is due follows from its ids.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [ids, batch.id, sound]);
+  return { due, said };
+}
+
+/** The screen stays on while resin is wet. */
+export function useAwake(): void {
+  useEffect(() => keepAwake(), []);
+}
