@@ -23,8 +23,9 @@ function putOldShop(page: Page, version: number, hold: boolean): Promise<void> {
           request.onerror = () => reject(request.error ?? new Error('not made'));
           request.onupgradeneeded = () => {
             for (const [name, keys] of Object.entries(
-              Object.assign({}, ...all) as Record<string, string>,
+              Object.assign({}, ...all) as Record<string, string | null>,
             )) {
+              if (keys === null) continue;
               const [key, ...indices] = keys.split(/,\s*/);
               const store = request.result.createObjectStore(name, { keyPath: key ?? 'id' });
               for (const index of indices) store.createIndex(index, index);

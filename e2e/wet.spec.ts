@@ -57,13 +57,23 @@ test.describe('at the bench, 1024 × 768 touch', () => {
     await (await mainButton(page, /Stirred/)).tap();
     await fits('Pour');
     // 498 g of Millrace at 22 °C keep about 36 min from the mixing.
-    await expect(page.getByRole('timer', { name: 'Working time' })).toContainText(
-      'working time left',
-    );
-    await page.clock.fastForward('33:00');
-    await expect(page.getByRole('timer', { name: 'Working time' })).toContainText(
-      'past the working time',
-    );
+    await expect(page.getByText('working time left, min:s')).toBeVisible();
+    await expect(page.getByRole('img', { name: /^flood from .*, stop from / })).toBeVisible();
+    await expect(page.getByRole('list', { name: 'Due now' })).toHaveCount(0);
+    await page.clock.fastForward('02:00');
+    const due = page.getByRole('list', { name: 'Due now' });
+    await expect(due).toContainText('Bubbles had two minutes to rise: pour.');
+    // Past the working time the screen turns: pouring wants a hold, stopping is the large key.
+    await page.clock.fastForward('31:00');
+    await expect(page.getByText('past the working time, min:s')).toBeVisible();
+    await expect(due).toContainText('! The working time is over: stop.');
+    await fits('Stop');
+    await (await mainButton(page, /Stop: pour no more/)).tap();
+    await expect(
+      page.getByRole('heading', { name: 'Thrown away. Nothing was poured.' }),
+    ).toBeVisible();
+    await page.getByRole('link', { name: 'Today' }).tap();
+    await expect(page.getByRole('link', { name: /Flood 2, Viaduct/ }).first()).toBeVisible();
   });
 });
 
@@ -88,8 +98,23 @@ test('one batch serves two pieces, poured one after the other, with one clock: i
   await pressMain(page, /Poured: Relief map/);
   await page.clock.fastForward('06:00');
   await expect(page.getByRole('button', { name: /Covered/ })).toHaveCount(0);
+  // The first lies for six minutes: bubbles are looked for, what is seen is noted, and it is covered by itself.
+  await expect(page.getByRole('list', { name: 'Due now' })).toContainText(
+    'Look Relief map over for bubbles.',
+  );
+  await page.getByRole('button', { name: 'By warm air; change to pick' }).click();
+  await page.getByRole('button', { name: 'Relief map: gone over for bubbles by pick' }).click();
+  await expect(page.getByRole('list', { name: 'Due now' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Found something on Relief map' }).click();
+  await page.getByRole('button', { name: 'Bare spot, draw-back' }).click();
+  await expect(page.getByText('Tap it with a wet glove, feed a drop, tap again.')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await page.getByRole('button', { name: 'Cover Relief map now' }).click();
+  await expect(page.getByText(/^covered \d\d:\d\d$/)).toBeVisible();
+  await expectAccessible(page);
   await pressMain(page, /Poured: Viaduct painting/);
-  await pressMain(page, /Covered/);
+  await pressMain(page, /Covered: Viaduct painting/);
   const opens = page.getByRole('button', { name: /Recoat opens/ });
   await expect(opens).toHaveCount(2);
   const times = await opens.allInnerTexts();
@@ -97,7 +122,7 @@ test('one batch serves two pieces, poured one after the other, with one clock: i
   expect(times[0]).toBe(times[1]);
   await expectAccessible(page);
   // A wrong tap on the cover can be undone from here.
-  await page.getByRole('button', { name: 'Undo the cover' }).click();
+  await page.getByRole('button', { name: 'Undo: covered' }).click();
   await expect(page.getByRole('heading', { name: 'Cover', exact: true })).toBeVisible();
 });
 

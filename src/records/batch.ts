@@ -10,6 +10,9 @@ import {
 import { defineRecord, type Parts } from './define';
 import type { Id } from './id';
 
+/** Ways of measuring both parts out: on a scale, or to the marks of cups. */
+export const MEASURES = ['weight', 'volume'] as const;
+
 export interface Batch {
   readonly id: Id<'batch'>;
   readonly sessionId: Id<'session'>;
@@ -17,6 +20,8 @@ export interface Batch {
   /** Bottles that it is mixed from; null: not told. */
   readonly lotId: Id<'lot'> | null;
   readonly coatIds: readonly Id<'coat'>[];
+  /** How both parts are measured out. */
+  readonly measure: (typeof MEASURES)[number];
   readonly targetM3: number;
   readonly targetAKg: number;
   readonly targetBKg: number;
@@ -74,7 +79,7 @@ export const BATCHES = defineRecord<Batch>()({
     { field: 'resinId', table: 'resins' },
     { field: 'lotId', table: 'lots' },
   ],
-  defaults: { lotId: null, reading: null, events: [] },
+  defaults: { lotId: null, measure: 'weight', reading: null, events: [] },
   // An act that cannot follow what was done before it was never done.
   meaning: ({ events, coatIds }) => {
     const wrong = firstWrong(events, coatIds);
@@ -90,6 +95,7 @@ export const BATCHES = defineRecord<Batch>()({
       resinId: id(),
       lotId: maybeId(),
       coatIds: Joi.array().items(id()).min(1).required(),
+      measure: oneOf(MEASURES),
       targetM3: number().greater(0).max(1),
       targetAKg: mass(),
       targetBKg: mass(),

@@ -19,7 +19,7 @@ export {
 } from './area';
 export { plainArea } from './plainArea';
 export type { Draft } from './draft';
-export { BATCHES, stateOf, type Batch } from './batch';
+export { BATCHES, MEASURES, stateOf, type Batch } from './batch';
 export { COATS, plainCoat, type Coat, type CoatTouch, type DrawnLine } from './coat';
 export type { Defect } from './defect';
 export { LAYERS, type Layer, type LayerState } from './layer';

@@ -38,6 +38,19 @@ export function nextRound(
   return fromMs < pouredMs + ROUND_MS.last ? { fromMs, toMs: since + ROUND_MS.to } : null;
 }
 
+/** What an alarm makes idle: once time is over nothing is to be poured, nor soon over. */
+const MAKES_IDLE: Readonly<Partial<Record<Alarm['is'], readonly Alarm['is'][]>>> = {
+  'soon over': ['rested'],
+  'time over': ['rested', 'soon over'],
+};
+
+/** Alarms that are due and not made idle by another that is. */
+export function dueAt(alarms: readonly Alarm[], nowMs: number): Alarm[] {
+  const due = alarms.filter((a) => a.atMs <= nowMs);
+  const idle = new Set(due.flatMap((a) => MAKES_IDLE[a.is] ?? []));
+  return due.filter((a) => !idle.has(a.is));
+}
+
 /**
  * What a batch has to tell, as far as it is known now, in the order of the clock. An alarm stands until what it asks for is
  * done.

@@ -14,5 +14,5 @@ export {
   type WetEvent,
 } from './event';
 export { BATCH_STEPS, firstWrong, follows, wetState, type BatchStep, type WetState } from './state';
-export { ALARMS, alarmsOf, COVER_MS, nextRound, ROUND_MS, type Alarm } from './alarms';
+export { ALARMS, alarmsOf, COVER_MS, dueAt, nextRound, ROUND_MS, type Alarm } from './alarms';
 export { flowAt, flowMarks, FLOWS, type Flow, type FlowMarks } from './marks';

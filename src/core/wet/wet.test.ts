@@ -1,6 +1,6 @@
 import { seededRandom } from '../numeric';
 import { flowAt, flowMarks, FLOWS } from '.';
-import { alarmsOf, COVER_MS, nextRound, ROUND_MS } from './alarms';
+import { alarmsOf, COVER_MS, dueAt, nextRound, ROUND_MS } from './alarms';
 import { standing, type WetAct, type WetEvent } from './event';
 import { BATCH_STEPS, firstWrong, follows, wetState } from './state';
 
@@ -165,6 +165,11 @@ describe('what a batch has to tell', () => {
       ['cover', 22, 'two'],
     ]);
     expect(COVER_MS).toBe(10 * MIN);
+  });
+  it('what is over makes idle what it was to come before', () => {
+    const due = (atMin: number) => dueAt(alarmsOf(at(), asked), atMin * MIN).map((a) => a.is);
+    expect([due(8.9), due(9), due(36.9)]).toEqual([[], ['rested'], ['rested']]);
+    expect([due(37), due(42)]).toEqual([['soon over'], ['time over']]);
   });
   it('bubbles are looked for every five to ten minutes through the first hour: common practice, no source', () => {
     const rounds = Array.from({ length: 12 }, (_, i) =>

@@ -99,6 +99,7 @@ export const v12: Migration = {
       batches: rowsOf(tables['batches']).map((row) => ({
         ...Object.fromEntries(Object.entries(row).filter(([name]) => !FOLDED.includes(name))),
         lotId: null,
+        measure: 'weight',
         events: eventsOf(row, coats, log.get(row['id']) ?? []),
       })),
       resins: rowsOf(tables['resins']).map(withAssumed),

@@ -36,6 +36,8 @@ export interface NewSession {
   readonly resinId: Id<'resin'>;
   /** Bottles that it is mixed from; null or left out: not told. */
   readonly lotId?: Id<'lot'> | null;
+  /** By weight when left out. */
+  readonly measure?: Batch['measure'];
   readonly coatIds: readonly Id<'coat'>[];
   readonly temperatureK: number;
   readonly targetM3: number;
@@ -133,6 +135,7 @@ export function startSession(
       sessionId: session.id,
       resinId: plan.resinId,
       lotId: lot?.id ?? null,
+      measure: plan.measure ?? 'weight',
       coatIds: plan.coatIds,
       targetM3: plan.targetM3,
       targetAKg: plan.targetAKg,

@@ -266,7 +266,7 @@ function coatBefore(coat: Coat, undone: DoneAct, batch: Batch): Coat {
 const readingAfter = (undone: DoneAct, { reading }: Batch): Batch['reading'] => {
   if (undone.is !== 'weighed A' && undone.is !== 'mixed') return reading;
   const part = undone.is === 'mixed' ? 'B' : 'A';
-  return undone.by === 'read' ? { part, kg: undone.kg } : null;
+  return undone.by === 'read' || undone.by === 'to the mark' ? { part, kg: undone.kg } : null;
 };
 
 /**

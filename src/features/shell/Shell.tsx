@@ -8,6 +8,7 @@ import { ActProvider, ShopProvider, useShop } from '@/data/hooks';
 import { Patterns } from '@/ui/Patterns';
 import { Boundary } from '../common/trouble';
 import { BenchStrip } from './BenchStrip';
+import { UrgentStrip } from './UrgentStrip';
 import { DemoOnAsking } from './DemoOnAsking';
 import { PLACES } from './nav';
 import { OpeningShop, OvertakenBar } from './OpeningShop';
@@ -82,7 +83,7 @@ function Frame({ pathname, children }: { pathname: string; children: ReactNode }
     return (
       <Box as="main">
         <ReadTroubleBar />
-        {place}
+        <UrgentStrip pathname={pathname}>{place}</UrgentStrip>
       </Box>
     );
   return (

@@ -7,6 +7,7 @@ import { minutesText } from '@/features/common/clockText';
 import { Explained } from '@/features/common/Explained';
 import { workingExplanation } from '@/core/resin';
 import { useFormat } from '@/features/common/useFormat';
+import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { AlarmBar, SoundKey, ThrowAway } from './BenchBars';
 import { useAlarms, useAwake } from './useAlarms';
@@ -91,6 +92,8 @@ interface Props {
   readonly clock?: boolean;
   /** Something is wrong: the whole screen says so. */
   readonly grave?: boolean;
+  /** Leaves the session; only while nothing is mixed. */
+  readonly onLeave?: () => void;
   readonly caution: ReactNode;
   readonly actions: ReactNode;
   readonly children: ReactNode;
@@ -102,6 +105,7 @@ export function BenchFrame({
   title,
   clock = true,
   grave = false,
+  onLeave,
   caution,
   actions,
   children,
@@ -109,7 +113,7 @@ export function BenchFrame({
   const alarms = useAlarms(view, useNow());
   useAwake();
   return (
-    <Flex direction="column" minH="100vh" bg={grave ? 'oxideWash' : undefined}>
+    <Flex direction="column" minH="var(--bench-height, 100vh)" bg={grave ? 'oxideWash' : undefined}>
       <Flex
         as="header"
         bg="card"
@@ -132,6 +136,11 @@ export function BenchFrame({
           <StepTrail view={view} />
           <SoundKey />
           <ThrowAway view={view} />
+          {onLeave && (
+            <Button variant="quiet" minH="44px" onClick={onLeave}>
+              Leave, nothing is mixed
+            </Button>
+          )}
           <Flex asChild align="center" minH="44px" textDecoration="underline">
             <Link href="/">Today</Link>
           </Flex>

@@ -3,7 +3,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { leastFilm } from '@/core/coat';
 import { BUBBLES_BY, nextRound, type BubblesBy } from '@/core/wet';
 import { useAct, useShop } from '@/data/hooks';
-import { bubbleRound } from '@/data/repos/wet';
+import { bubbleRound, coverCoat } from '@/data/repos/wet';
 import { clockText } from '@/features/common/clockText';
 import { Outline } from '@/features/common/Outline';
 import { useFormat } from '@/features/common/useFormat';
@@ -71,6 +71,21 @@ export function Rounds({
   );
 }
 
+/** One that lies open while others are still poured is covered by itself. */
+function CoverNow({ view: { batch }, entry: { coat, piece } }: Pick<Props, 'view' | 'entry'>) {
+  const act = useAct();
+  return (
+    <Button
+      minH="64px"
+      fontSize="lg"
+      aria-label={`Cover ${piece.name} now`}
+      onClick={() => void act('cover', (db, c) => coverCoat(db, c, batch.id, coat.id))}
+    >
+      Cover
+    </Button>
+  );
+}
+
 /** A coat of the session: what it waits for, and once it lies what keeps it good. */
 export function CoatRow({ words, marked, ...row }: Props) {
   const { areas } = useShop();
@@ -116,7 +131,12 @@ export function CoatRow({ words, marked, ...row }: Props) {
           )}
         </Box>
       </Flex>
-      {poured && <Rounds {...row} />}
+      {poured && (
+        <Flex gap="2" align="end" wrap="wrap">
+          <Rounds {...row} />
+          {covered === undefined && !marked && <CoverNow {...row} />}
+        </Flex>
+      )}
     </Box>
   );
 }

@@ -7,6 +7,7 @@ import { ROOM_LIMITS_K, splitMix } from '@/core/resin';
 import { editText, parseQuantity } from '@/core/units';
 import { useAct, useNow, useShop } from '@/data/hooks';
 import { startSession } from '@/data/repos/session';
+import type { Batch } from '@/records';
 import { pieceViews, type CoatView } from '@/shop/coatView';
 import { holdsOf } from '@/shop/prepView';
 import { useFormat } from '@/features/common/useFormat';
@@ -124,6 +125,9 @@ export function GatherScreen({ coatId }: { coatId: string }) {
   const [starting, setStarting] = useState(false);
   const [lot, setLot] = useState<ChosenLot>(null);
   const takes = useLot(first?.resin.id ?? null, lot)?.lot.id ?? null;
+  const [measure, setMeasure] = useState<Batch['measure']>(
+    shop.batches.at(-1)?.measure ?? 'weight',
+  );
   const [sessionId, setSessionId] = useState<string | null>(null);
   const parsed = parseQuantity(room, 'temperature', format.typed('temperature'), ROOM_LIMITS_K);
   if (sessionId !== null) return <WetScreen sessionId={sessionId} />;
@@ -154,7 +158,7 @@ export function GatherScreen({ coatId }: { coatId: string }) {
     if (!parsed.ok || !split.ok || starting) return;
     setStarting(true);
     const session = {
-      ...{ resinId: first.resin.id, lotId: takes },
+      ...{ resinId: first.resin.id, lotId: takes, measure },
       coatIds: chosen.map((v) => v.coat.id),
       temperatureK: parsed.value,
       targetM3,
@@ -202,6 +206,8 @@ export function GatherScreen({ coatId }: { coatId: string }) {
           onRoom={setRoom}
           temperatureK={parsed.ok ? parsed.value : null}
           issue={parsed.ok ? undefined : parsed.issues[0]}
+          measure={measure}
+          onMeasure={setMeasure}
           lot={lot}
           onLot={setLot}
           busy={starting}

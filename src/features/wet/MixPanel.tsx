@@ -4,7 +4,8 @@ import type { BatchPlan } from '@/core/coat';
 import type { ExplainInput, Explanation } from '@/core/explain';
 import { workingTime, type MixSplit, splitExplanation, workingExplanation } from '@/core/resin';
 import type { Issue } from '@/core/result';
-import type { Resin } from '@/records';
+import type { Batch, Resin } from '@/records';
+import { useShop } from '@/data/hooks';
 import { spanText } from '@/features/common/clockText';
 import type { CoatView } from '@/shop/coatView';
 import { Explained } from '@/features/common/Explained';
@@ -13,9 +14,11 @@ import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
+import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { DensityDoubt } from './DensityDoubt';
 import { LotChoice, type ChosenLot } from './LotChoice';
+import { meterOf } from './meter';
 import { pouredOf } from './volumeOf';
 
 const volume = (
@@ -52,6 +55,8 @@ interface MixProps {
   readonly onRoom: (text: string) => void;
   readonly temperatureK: number | null;
   readonly issue: Issue | undefined;
+  readonly measure: Batch['measure'];
+  readonly onMeasure: (measure: Batch['measure']) => void;
   readonly lot: ChosenLot;
   readonly onLot: (lot: ChosenLot) => void;
   readonly busy: boolean;
@@ -68,12 +73,17 @@ export function MixPanel({
   onRoom,
   temperatureK,
   issue,
+  measure,
+  onMeasure,
   lot,
   onLot,
   busy,
   onStart,
 }: MixProps) {
   const format = useFormat();
+  const { settings } = useShop();
+  const amount = (part: 'A' | 'B', kg: number) =>
+    meterOf({ measure }, part, resin.sheet, format, settings).show(kg).text;
   return (
     <Panel flex="2 1 320px" p="5">
       <Box color="ink2">Mix</Box>
@@ -92,15 +102,24 @@ export function MixPanel({
         <Box mb="3" fontWeight="600">
           A{' '}
           <Explained explanation={splitExplanation(split, resin.sheet, 'A')} quantity="mass">
-            <Figure>{format.scale(split.aKg).text}</Figure>
+            <Figure>{amount('A', split.aKg)}</Figure>
           </Explained>{' '}
           · B{' '}
           <Explained explanation={splitExplanation(split, resin.sheet, 'B')} quantity="mass">
-            <Figure>{format.scale(split.bKg).text}</Figure>
+            <Figure>{amount('B', split.bKg)}</Figure>
           </Explained>
         </Box>
       )}
-      <DensityDoubt sheet={resin.sheet} />
+      <SelectField
+        label="Measured out"
+        options={[
+          ['weight', 'on a scale'],
+          ['volume', 'to the marks of cups'],
+        ]}
+        value={measure}
+        onChange={(e) => onMeasure(e.target.value as Batch['measure'])}
+      />
+      {measure === 'weight' && <DensityDoubt sheet={resin.sheet} />}
       <TextField
         label="Room and bottles"
         value={room}
@@ -130,7 +149,7 @@ export function MixPanel({
         disabled={temperatureK === null || !split || busy}
         onClick={onStart}
       >
-        Start: weigh A
+        {measure === 'weight' ? 'Start: weigh A' : 'Start: measure A'}
       </Button>
     </Panel>
   );

@@ -1,21 +1,26 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
-import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';
+import type { Meter } from './meter';
 import type { RatioGauge } from './model';
 
 const percent = (share: number): string =>
   `${share > 0 ? '+' : share < 0 ? '−' : ''}${Math.abs(share * 100).toFixed(1)} %`;
 
 /** The ratio if the pouring stopped now, and what restores it. */
-export function RatioBar({ gauge }: { gauge: RatioGauge }) {
-  const { scale } = useFormat();
+export function RatioBar({
+  gauge,
+  meter,
+}: {
+  gauge: RatioGauge;
+  meter: { readonly A: Meter; readonly B: Meter };
+}) {
   const { check, at, tolerance } = gauge;
   const right = check.verdict === 'right';
   const cure =
     check.verdict === 'too much B'
-      ? `Add ${scale(check.addAKg).text} of A to restore the ratio, stir twice as long.`
-      : `Add ${scale(check.addBKg).text} of B.`;
+      ? `Add ${meter.A.show(check.addAKg).text} of A to restore the ratio, stir twice as long.`
+      : `Add ${meter.B.show(check.addBKg).text} of B.`;
   return (
     <Box my="2" role="status">
       <Box fontWeight="600" fontFamily="heading">

@@ -1,17 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { fromSI } from '@/core/units';
-import { useShop } from '@/data/hooks';
-import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { KeyName } from './KeyName';
+import type { Meter } from './meter';
 import { useKey } from './useKey';
 
-/** Steps of the reading keys, in digits of the scale. */
-const NUDGES = [-100, -10, -1, 1, 10, 100] as const;
-
 interface Props {
+  readonly meter: Meter;
   /** What the scale was said to show; null while nobody has read it. */
   readonly kg: number | null;
   /** What it should show. */
@@ -22,12 +18,8 @@ interface Props {
 }
 
 /** What the scale shows, told with large keys: nothing is typed while resin is wet. */
-export function ReadingKeys({ kg, wantedKg, onChange, children }: Props) {
-  const { scale } = useFormat();
+export function ReadingKeys({ meter, kg, wantedKg, onChange, children }: Props) {
   useKey('r', () => onChange(wantedKg));
-  const { scaleDigitKg, scaleUnit } = useShop().settings;
-  const label = (n: number) =>
-    `${n > 0 ? '+' : '−'}${Number(fromSI(Math.abs(n) * scaleDigitKg, scaleUnit).toFixed(3))}`;
   const read = kg !== null;
   return (
     <Box>
@@ -39,17 +31,17 @@ export function ReadingKeys({ kg, wantedKg, onChange, children }: Props) {
           aria-keyshortcuts="R"
           onClick={() => onChange(wantedKg)}
         >
-          The scale shows {scale(wantedKg).text}
+          {meter.says} {meter.show(wantedKg).text}
           <KeyName>R</KeyName>
         </Button>
         {children}
         <Box role="status" fontSize="lg" fontWeight="600" color={read ? 'verdigris' : 'oxide'}>
           {read ? (
             <>
-              ✓ read: <Figure>{scale(kg).text}</Figure>
+              ✓ {meter.told}: <Figure>{meter.show(kg).text}</Figure>
             </>
           ) : (
-            '○ not read yet'
+            `○ ${meter.untold}`
           )}
         </Box>
       </Flex>
@@ -59,16 +51,16 @@ export function ReadingKeys({ kg, wantedKg, onChange, children }: Props) {
         </Box>
       )}
       <Flex gap="2" wrap="wrap">
-        {NUDGES.map((n) => (
+        {meter.nudges.map((nudge) => (
           <Button
-            key={n}
+            key={nudge.label}
             minH="64px"
             minW="78px"
             fontSize="lg"
             fontFamily="mono"
-            onClick={() => onChange(Math.max(0, (kg ?? wantedKg) + n * scaleDigitKg))}
+            onClick={() => onChange(Math.max(0, (kg ?? wantedKg) + nudge.kg))}
           >
-            {label(n)}
+            {nudge.label}
           </Button>
         ))}
       </Flex>

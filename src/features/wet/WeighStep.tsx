@@ -12,17 +12,24 @@ import { BenchFrame } from './BenchFrame';
 import { BigAction } from './BigAction';
 import { Cup } from './Cup';
 import { DensityDoubt } from './DensityDoubt';
+import { meterOf, type Meter } from './meter';
 import { ratioGauge, wantedB, type RatioGauge, type WetView } from './model';
 import { RatioBar } from './RatioBar';
 import { ReadingKeys } from './ReadingKeys';
 import { UndoAction } from './UndoAction';
 
-/** Rounds a mass to what the scale can show. */
-const onScale = (kg: number, digitKg: number): number => Math.round(kg / digitKg) * digitKg;
-
 /** The giant number, and why it is so much. */
-function Wanted({ view, aKg, wantedKg }: { view: WetView; aKg: number; wantedKg: number }) {
-  const { scale } = useFormat();
+function Wanted({
+  view,
+  aKg,
+  wantedKg,
+  meter,
+}: {
+  view: WetView;
+  aKg: number;
+  wantedKg: number;
+  meter: Meter;
+}) {
   const { batch, done, resin, step } = view;
   const isA = step === 'weigh A';
   const mix = splitMix(batch.targetM3, resin.sheet);
@@ -30,11 +37,11 @@ function Wanted({ view, aKg, wantedKg }: { view: WetView; aKg: number; wantedKg:
     isA && mix.ok
       ? splitExplanation(mix.value, resin.sheet, 'A')
       : wantedBExplanation(aKg, resin.sheet, done.aBy === 'read');
-  const { number, unit } = scale(wantedKg);
+  const { number, unit } = meter.show(wantedKg);
   return (
     <>
       <Box fontSize="xl" color="ink2">
-        pour in part {isA ? 'A' : 'B'}, tared to zero ·{' '}
+        pour in part {isA ? 'A' : 'B'}, {meter.asks} ·{' '}
         <Explained explanation={why} quantity="mass">
           why so much?
         </Explained>
@@ -56,14 +63,20 @@ function Wanted({ view, aKg, wantedKg }: { view: WetView; aKg: number; wantedKg:
 }
 
 /** The key that restores the ratio when too much B went in. */
-function AddedKey({ gauge, onAdd }: { gauge: RatioGauge; onAdd: (kg: number) => void }) {
-  const { scale } = useFormat();
-  const { scaleDigitKg } = useShop().settings;
-  const addKg = onScale(gauge.check.addAKg, scaleDigitKg);
+function AddedKey({
+  gauge,
+  meter,
+  onAdd,
+}: {
+  gauge: RatioGauge;
+  meter: Meter;
+  onAdd: (kg: number) => void;
+}) {
+  const addKg = meter.round(gauge.check.addAKg);
   if (gauge.check.verdict !== 'too much B') return null;
   return (
     <Button minH="64px" fontSize="lg" variant="amber" onClick={() => onAdd(addKg)}>
-      {scale(addKg).text} of A is added
+      {meter.show(addKg).text} of A is added
     </Button>
   );
 }
@@ -76,7 +89,7 @@ function RatioLine({ view }: { view: WetView }) {
     <Box color="ink2" mt="3">
       This resin is {ratio.a} : {ratio.b} by {ratio.by === 'mass' ? 'weight' : 'volume'}
       {ratio.by === 'volume' && `; by weight 100 : ${per100}`}.
-      <DensityDoubt sheet={view.resin.sheet} />
+      {view.batch.measure === 'weight' && <DensityDoubt sheet={view.resin.sheet} />}
     </Box>
   );
 }
@@ -101,20 +114,22 @@ const MIXING_CAUTION = (
 );
 
 /** Weighing A, then B: the target follows what is really in the cup. */
-export function WeighStep({ view }: { view: WetView }) {
+export function WeighStep({ view, onLeave }: { view: WetView; onLeave: () => void }) {
   const act = useAct();
-  const { scale } = useFormat();
-  const { scaleDigitKg } = useShop().settings;
+  const format = useFormat();
+  const { settings } = useShop();
   const { batch, done, resin, step } = view;
   const isA = step === 'weigh A';
   const part = isA ? 'A' : 'B';
-  const wantedKg = onScale(isA ? batch.targetAKg : wantedB(view), scaleDigitKg);
+  const meter = meterOf(batch, part, resin.sheet, format, settings);
+  const meterA = meterOf(batch, 'A', resin.sheet, format, settings);
+  const wantedKg = meter.round(isA ? batch.targetAKg : wantedB(view));
   const { kg, tell } = useReading(view, part);
   const aKg = done.aKg ?? 0;
   const gauge = isA || kg === null ? null : ratioGauge(aKg, kg, resin);
   const total = batch.targetAKg + batch.targetBKg;
   const goalKg = isA ? wantedKg : aKg * (1 + massRatioBA(resin.sheet));
-  const weighed: Weighed = kg === null ? { kg: wantedKg, by: 'assumed' } : { kg, by: 'read' };
+  const weighed: Weighed = kg === null ? { kg: wantedKg, by: 'assumed' } : { kg, by: meter.by };
   const next = () => {
     const kept = { batchId: batch.id, part, ...weighed };
     if (isA) void act('weigh A', (db, c) => weighA(db, c, batch.id, weighed), kept);
@@ -126,15 +141,20 @@ export function WeighStep({ view }: { view: WetView }) {
   return (
     <BenchFrame
       view={view}
-      title={`Weigh part ${part}`}
+      title={`${meter.verb} part ${part}`}
       caution={MIXING_CAUTION}
+      onLeave={onLeave}
       actions={
         <>
           {!isA && <UndoAction view={view} />}
           <BigAction
             kind="main"
             token={part}
-            label={kg === null ? `${inWords}, not read: hold` : inWords}
+            label={
+              kg === null
+                ? `${inWords}, not ${batch.measure === 'weight' ? 'read' : 'told'}: hold`
+                : inWords
+            }
             hotkey=" "
             keyName="space"
             hold={kg === null}
@@ -148,15 +168,17 @@ export function WeighStep({ view }: { view: WetView }) {
         <Cup
           a={(isA ? (kg ?? 0) : aKg) / total}
           b={isA ? 0 : (kg ?? 0) / total}
-          aText={isA ? 'A' : `A ${scale(aKg).text}${done.aBy === 'assumed' ? ', assumed' : ''}`}
+          aText={
+            isA ? 'A' : `A ${meterA.show(aKg).text}${done.aBy === 'assumed' ? ', assumed' : ''}`
+          }
           goal={goalKg / total}
           goalText={`${part} to here`}
         />
         <Box>
-          <Wanted view={view} aKg={aKg} wantedKg={wantedKg} />
-          {gauge && <RatioBar gauge={gauge} />}
-          <ReadingKeys kg={kg} wantedKg={wantedKg} onChange={tell}>
-            {gauge && <AddedKey gauge={gauge} onAdd={add} />}
+          <Wanted view={view} aKg={aKg} wantedKg={wantedKg} meter={meter} />
+          {gauge && <RatioBar gauge={gauge} meter={{ A: meterA, B: meter }} />}
+          <ReadingKeys meter={meter} kg={kg} wantedKg={wantedKg} onChange={tell}>
+            {gauge && <AddedKey gauge={gauge} meter={meterA} onAdd={add} />}
           </ReadingKeys>
           <RatioLine view={view} />
         </Box>

@@ -124,16 +124,9 @@ export function WetScreen({ sessionId: told }: { sessionId: string }) {
   };
   switch (view.step) {
     case 'weigh A':
-      return (
-        <>
-          <WeighStep key="A" view={view} />
-          <Button position="absolute" top="78px" right="6" onClick={() => void leave()}>
-            Leave, nothing is mixed
-          </Button>
-        </>
-      );
+      return <WeighStep key="A" view={view} onLeave={() => void leave()} />;
     case 'weigh B':
-      return <WeighStep key="B" view={view} />;
+      return <WeighStep key="B" view={view} onLeave={() => void leave()} />;
     case 'stir':
     case 'stirring':
       return <StirStep view={view} />;

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { ring } from '@/devices/alarm';
 import { keepAwake } from '@/devices/awake';
-import { alarmsOf, stirTimes, type Alarm } from '@/core/wet';
+import { alarmsOf, dueAt, stirTimes, type Alarm } from '@/core/wet';
 import { useShop } from '@/data/hooks';
 import { alarmWords } from './alarmText';
 import type { WetView } from './model';
@@ -36,7 +36,7 @@ export function useAlarms(view: WetView, nowMs: number): Alarms {
   const { sound } = useShop().settings;
   const { done, batch, resin, workingEndsMs } = view;
   const { wantedS } = stirTimes(resin.sheet);
-  const due = alarmsOf(done, { wantedS, workingEndsMs }).filter((a) => a.atMs <= nowMs);
+  const due = dueAt(alarmsOf(done, { wantedS, workingEndsMs }), nowMs);
   const ids = due.map((a) => a.id).join(' ');
   const [said, setSaid] = useState('');
   useEffect(() => {

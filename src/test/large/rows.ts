@@ -170,6 +170,7 @@ export class LargeRows {
       sessionId,
       resinId: resin.id,
       lotId: null,
+      measure: 'weight',
       coatIds: [coatId],
       targetM3,
       targetAKg: split.value.aKg,
