@@ -121,7 +121,7 @@ test('bottles say what is left and what came out of them, and a batch is mixed f
   const bottles = page.getByRole('region', { name: 'Bottles' });
   const open = bottles.getByRole('row', { name: /^M-318/ });
   await expect(open).toContainText('Viaduct painting Flood 1');
-  await expect(open).toContainText(/151\d g/);
+  await expect(open).toContainText(/151\d\sg/);
   await bottles.getByRole('button', { name: 'Add bottles' }).click();
   await bottles.getByLabel('Best before').fill('soon');
   await bottles.getByRole('button', { name: 'Add these bottles' }).click();

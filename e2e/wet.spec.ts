@@ -222,3 +222,87 @@ test('a reading survives a reload; a weight that nobody read is stored as assume
   const mixed = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
   await expect(mixed.filter({ hasText: 'mixed' }).first()).toContainText('assumed');
 });
+
+test('to the marks of cups: a cold room wants a hold, nothing is logged as weighed, and a wrong mix is thrown away', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await openPiece(page, 'Viaduct painting', 'coats');
+  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await page.getByLabel('Measured out').selectOption('to the marks of cups');
+  await expect(page.getByText(/^A 246 ml · B 246 ml$/)).toBeVisible();
+  const before = page.getByRole('region', { name: 'Before you mix' });
+  await page.getByLabel('Room and bottles').fill('14 C');
+  await expect(before).toContainText('is too cold: it cures from');
+  await expect(page.getByRole('button', { name: /^Start all the same/ })).toBeVisible();
+  await page.getByLabel('Room and bottles').fill('22 C');
+  await expect(before).toContainText('✓ room in range, time enough, measured finely enough');
+  await expectAccessible(page);
+  await pressMain(page, /^Start: measure A/);
+  await expect(page.getByRole('heading', { name: 'Measure part A' })).toBeVisible();
+  await page.getByRole('button', { name: /^It stands at 246 ml/ }).click();
+  await page.getByRole('button', { name: '+5', exact: true }).click();
+  await expect(page.getByText('✓ to the mark: 251 ml')).toBeVisible();
+  await pressMain(page, /^A is in/);
+  // 1 : 1 by volume: part B follows the A that is in the cup.
+  await expect(page.getByRole('heading', { name: 'Measure part B' })).toBeVisible();
+  await page.getByRole('button', { name: /^It stands at 251 ml/ }).click();
+  await expect(page.getByText('✓ 0.0 % B')).toBeVisible();
+  await pressMain(page, /^B is in/);
+  await expect(page.getByRole('heading', { name: 'Stir', exact: true })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Sound on' }).click();
+  await expect(page.getByRole('button', { name: 'Sound off' })).toBeVisible();
+  await page.getByRole('button', { name: 'Throw away …' }).click();
+  await page.getByRole('button', { name: 'Wrong resin or wrong bottle' }).click();
+  const thrown = page.getByRole('heading', { name: 'Thrown away. Nothing was poured.' });
+  await expect(thrown).toBeVisible();
+  await page.getByRole('button', { name: 'Undo: discarded' }).click();
+  await expect(page.getByRole('heading', { name: 'Stir', exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Sound off' })).toBeVisible();
+  await page.getByRole('button', { name: 'Throw away …' }).click();
+  await page.getByRole('button', { name: 'Wrong resin or wrong bottle' }).click();
+  await expect(thrown).toBeVisible();
+  await page.getByRole('link', { name: 'Today' }).click();
+  await page.getByRole('link', { name: 'Book' }).click();
+  await expect(page.getByText(/weighed A.*to the mark/s).first()).toBeVisible();
+  await expect(page.getByText(/wrong resin/).first()).toBeVisible();
+});
+
+test('alarms: each is told once, and a reload tells none again', async ({ page }) => {
+  await openDemo(page);
+  await openPiece(page, 'Viaduct painting', 'coats');
+  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await pressMain(page, /^Start: weigh A/);
+  await weighIn(page, 'A');
+  await weighIn(page, 'B');
+  await pressMain(page, /Start stirring/);
+  const due = page.getByRole('list', { name: 'Due now' });
+  await expect(due).toHaveCount(0);
+  const told = () =>
+    page.evaluate(() =>
+      Object.keys(localStorage)
+        .filter((key) => key.startsWith('bilamina-told-'))
+        .flatMap((key) => JSON.parse(localStorage.getItem(key) ?? '[]') as string[])
+        .map((id) => id.split('/')[0]),
+    );
+  await page.clock.fastForward('04:05');
+  await expect(due).toContainText('Stirred long enough: look for streaks.');
+  await expect.poll(told).toEqual(['stirred-enough']);
+  await reloadStored(page);
+  await expect(due).toContainText('Stirred long enough');
+  await pressMain(page, /Stirred/);
+  await page.clock.fastForward('02:05');
+  await expect(due).toContainText('Bubbles had two minutes to rise: pour.');
+  await pressMain(page, /^Poured/);
+  await page.clock.fastForward('10:30');
+  await expect(due).toContainText('! Cover Viaduct painting');
+  await reloadStored(page);
+  await expect(due).toContainText('Look Viaduct painting over for bubbles.');
+  expect(await told()).toEqual(['stirred-enough', 'rested', 'bubble-round', 'cover']);
+  await pressMain(page, /^Covered/);
+  await expect(page.getByRole('heading', { name: /The clocks run/ })).toBeVisible();
+  await expect(due).toContainText('bubbles');
+  await page.getByRole('button', { name: /gone over for bubbles by warm air/ }).click();
+  await expect(due).toHaveCount(0);
+});

@@ -16,3 +16,10 @@ export {
 export { BATCH_STEPS, firstWrong, follows, wetState, type BatchStep, type WetState } from './state';
 export { ALARMS, alarmsOf, COVER_MS, dueAt, nextRound, ROUND_MS, type Alarm } from './alarms';
 export { flowAt, flowMarks, FLOWS, type Flow, type FlowMarks } from './marks';
+export {
+  gatherChecks,
+  learnedPour,
+  USUAL_POUR_S,
+  type GatherCheck,
+  type GatherInput,
+} from './gatherChecks';

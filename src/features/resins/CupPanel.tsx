@@ -14,7 +14,7 @@ import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { TextField } from '@/ui/TextField';
 import { cupSteps, determinedWords, FILM_WORDS, fitWords, HEAT_WORDS } from './cupWords';
-import { useCupOutlook } from './useCupOutlook';
+import { useCupOutlook } from '@/features/common/useCupOutlook';
 
 const CupChart = dynamic(() => import('./CupChart').then((m) => m.CupChart), { ssr: false });
 

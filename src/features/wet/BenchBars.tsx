@@ -1,7 +1,7 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import { DISCARD_REASONS, type DiscardReason } from '@/core/wet';
+import { DISCARD_REASONS, type Alarm, type DiscardReason } from '@/core/wet';
 import { useAct, useShop } from '@/data/hooks';
 import { chooseSound } from '@/data/repos/bench';
 import { discardMix } from '@/data/repos/wet';
@@ -10,17 +10,13 @@ import { Button } from '@/ui/Button';
 import { ChoiceDialog } from '@/ui/ChoiceDialog';
 import { alarmWords } from './alarmText';
 import type { WetView } from './model';
-import type { Alarms } from './useAlarms';
 
 /** What is due now and not done yet; heard once. */
-export function AlarmBar({ alarms, view }: { alarms: Alarms; view: WetView }) {
-  const due = alarms.due.map((a) => ({ id: a.id, ...alarmWords(a, view) }));
+export function AlarmBar({ alarms, view }: { alarms: readonly Alarm[]; view: WetView }) {
+  const due = alarms.map((a) => ({ id: a.id, ...alarmWords(a, view) }));
   const urgent = due.some((a) => a.urgent);
   return (
-    <>
-      <Box role="status" srOnly>
-        {alarms.said}
-      </Box>
+    <Box aria-live="polite" aria-relevant="additions">
       {due.length > 0 && (
         <Flex
           as="ul"
@@ -42,7 +38,7 @@ export function AlarmBar({ alarms, view }: { alarms: Alarms; view: WetView }) {
           ))}
         </Flex>
       )}
-    </>
+    </Box>
   );
 }
 

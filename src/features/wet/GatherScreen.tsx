@@ -7,7 +7,7 @@ import { ROOM_LIMITS_K, splitMix } from '@/core/resin';
 import { editText, parseQuantity } from '@/core/units';
 import { useAct, useNow, useShop } from '@/data/hooks';
 import { startSession } from '@/data/repos/session';
-import type { Batch } from '@/records';
+import type { Resin } from '@/records';
 import { pieceViews, type CoatView } from '@/shop/coatView';
 import { holdsOf } from '@/shop/prepView';
 import { useFormat } from '@/features/common/useFormat';
@@ -15,7 +15,7 @@ import { Button } from '@/ui/Button';
 import { Caution } from '@/ui/Caution';
 import { Figure } from '@/ui/Figure';
 import { useLot, type ChosenLot } from './LotChoice';
-import { MixPanel } from './MixPanel';
+import { MixPanel, type BenchChoice } from './MixPanel';
 import { planOfBatch, pouredOf } from './volumeOf';
 import { WetScreen } from './WetScreen';
 
@@ -101,9 +101,18 @@ function GlovesCaution() {
     <Caution title="Gloves, sleeves, open window.">
       Uncured epoxy sensitises skin: nitrile gloves, no solvent on skin. Respirator with the
       cartridge that the resin’s safety data sheet names. No flame near alcohol or over paper and
-      plastic cups.
+      plastic cups; extinguisher at hand. Covers lie ready, the phone is out of the hand.
     </Caution>
   );
+}
+
+/** What a batch is measured with and mixed from, as it was done last until it is chosen. */
+function useBench(resin: Resin | null): BenchChoice {
+  const { batches } = useShop();
+  const [lot, onLot] = useState<ChosenLot>(null);
+  const [measure, onMeasure] = useState(batches.at(-1)?.measure ?? 'weight');
+  const lotId = useLot(resin?.id ?? null, lot)?.lot.id ?? null;
+  return { lot, onLot, lotId, measure, onMeasure };
 }
 
 /** Before the gloves: which coats one batch serves, and how warm the room is. */
@@ -123,11 +132,7 @@ export function GatherScreen({ coatId }: { coatId: string }) {
     shop.room.last ? editText(shop.room.last.temperatureK, format.typed('temperature')) : '',
   );
   const [starting, setStarting] = useState(false);
-  const [lot, setLot] = useState<ChosenLot>(null);
-  const takes = useLot(first?.resin.id ?? null, lot)?.lot.id ?? null;
-  const [measure, setMeasure] = useState<Batch['measure']>(
-    shop.batches.at(-1)?.measure ?? 'weight',
-  );
+  const bench = useBench(first?.resin ?? null);
   const [sessionId, setSessionId] = useState<string | null>(null);
   const parsed = parseQuantity(room, 'temperature', format.typed('temperature'), ROOM_LIMITS_K);
   if (sessionId !== null) return <WetScreen sessionId={sessionId} />;
@@ -146,19 +151,15 @@ export function GatherScreen({ coatId }: { coatId: string }) {
   const plan = planOfBatch(chosen);
   const targetM3 = plan?.totalM3 ?? 0;
   const split = splitMix(targetM3, first.resin.sheet);
-  const toggle = (view: CoatView) => {
-    if (view !== first)
-      setOthers(
-        others.includes(view.coat.id)
-          ? others.filter((id) => id !== view.coat.id)
-          : [...others, view.coat.id],
-      );
+  const toggle = ({ coat: { id } }: CoatView) => {
+    if (id !== first.coat.id)
+      setOthers(others.includes(id) ? others.filter((o) => o !== id) : [...others, id]);
   };
   const start = async () => {
     if (!parsed.ok || !split.ok || starting) return;
     setStarting(true);
     const session = {
-      ...{ resinId: first.resin.id, lotId: takes, measure },
+      ...{ resinId: first.resin.id, lotId: bench.lotId, measure: bench.measure },
       coatIds: chosen.map((v) => v.coat.id),
       temperatureK: parsed.value,
       targetM3,
@@ -206,10 +207,7 @@ export function GatherScreen({ coatId }: { coatId: string }) {
           onRoom={setRoom}
           temperatureK={parsed.ok ? parsed.value : null}
           issue={parsed.ok ? undefined : parsed.issues[0]}
-          measure={measure}
-          onMeasure={setMeasure}
-          lot={lot}
-          onLot={setLot}
+          bench={bench}
           busy={starting}
           onStart={() => void start()}
         />

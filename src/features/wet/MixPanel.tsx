@@ -1,17 +1,16 @@
 'use client';
-import { Box } from '@chakra-ui/react';
+import { Box, Grid } from '@chakra-ui/react';
 import type { BatchPlan } from '@/core/coat';
 import type { ExplainInput, Explanation } from '@/core/explain';
 import { workingTime, type MixSplit, splitExplanation, workingExplanation } from '@/core/resin';
 import type { Issue } from '@/core/result';
-import type { Batch, Resin } from '@/records';
+import type { Batch, Id, Resin } from '@/records';
 import { useShop } from '@/data/hooks';
 import { spanText } from '@/features/common/clockText';
 import type { CoatView } from '@/shop/coatView';
 import { Explained } from '@/features/common/Explained';
 import { issueText } from '@/features/common/issueText';
 import { useFormat } from '@/features/common/useFormat';
-import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
@@ -19,6 +18,9 @@ import { TextField } from '@/ui/TextField';
 import { DensityDoubt } from './DensityDoubt';
 import { LotChoice, type ChosenLot } from './LotChoice';
 import { meterOf } from './meter';
+import { BigAction } from './BigAction';
+import { GatherChecks } from './GatherChecks';
+import { useGatherChecks } from './useGatherChecks';
 import { pouredOf } from './volumeOf';
 
 const volume = (
@@ -46,6 +48,16 @@ const gatherExplanation = (chosen: readonly CoatView[], plan: BatchPlan | null):
   }),
 });
 
+/** What a batch is measured with and mixed from. */
+export interface BenchChoice {
+  readonly measure: Batch['measure'];
+  readonly onMeasure: (measure: Batch['measure']) => void;
+  readonly lot: ChosenLot;
+  readonly onLot: (lot: ChosenLot) => void;
+  /** The bottles that this comes to. */
+  readonly lotId: Id<'lot'> | null;
+}
+
 interface MixProps {
   readonly resin: Resin;
   readonly chosen: readonly CoatView[];
@@ -55,12 +67,39 @@ interface MixProps {
   readonly onRoom: (text: string) => void;
   readonly temperatureK: number | null;
   readonly issue: Issue | undefined;
-  readonly measure: Batch['measure'];
-  readonly onMeasure: (measure: Batch['measure']) => void;
-  readonly lot: ChosenLot;
-  readonly onLot: (lot: ChosenLot) => void;
+  readonly bench: BenchChoice;
   readonly busy: boolean;
   readonly onStart: () => void;
+}
+
+const MEASURED = [
+  ['weight', 'on a scale'],
+  ['volume', 'to the marks of cups'],
+] as const;
+
+/** The start; held down where something stops it. */
+function StartKey({
+  stops,
+  measure,
+  disabled,
+  onStart,
+}: Pick<BenchChoice, 'measure'> &
+  Pick<MixProps, 'onStart'> & { stops: boolean; disabled: boolean }) {
+  const words = measure === 'weight' ? 'Start: weigh A' : 'Start: measure A';
+  return (
+    <Box display="flex" mt="3">
+      <BigAction
+        kind="main"
+        token="start"
+        label={stops ? 'Start all the same' : words}
+        hotkey="enter"
+        keyName="enter"
+        hold={stops}
+        disabled={disabled}
+        onAct={onStart}
+      />
+    </Box>
+  );
 }
 
 /** What one batch takes, how warm it is, and the start. */
@@ -73,15 +112,16 @@ export function MixPanel({
   onRoom,
   temperatureK,
   issue,
-  measure,
-  onMeasure,
-  lot,
-  onLot,
+  bench,
   busy,
   onStart,
 }: MixProps) {
   const format = useFormat();
+  const { measure, onMeasure, lot, onLot } = bench;
   const { settings } = useShop();
+  const { checks, heat, pours, stops } = useGatherChecks({
+    ...{ resin, split, temperatureK, measure, coats: chosen.length },
+  });
   const amount = (part: 'A' | 'B', kg: number) =>
     meterOf({ measure }, part, resin.sheet, format, settings).show(kg).text;
   return (
@@ -110,22 +150,21 @@ export function MixPanel({
           </Explained>
         </Box>
       )}
-      <SelectField
-        label="Measured out"
-        options={[
-          ['weight', 'on a scale'],
-          ['volume', 'to the marks of cups'],
-        ]}
-        value={measure}
-        onChange={(e) => onMeasure(e.target.value as Batch['measure'])}
-      />
+      <Grid templateColumns="1fr 1fr" gap="3" mb="2">
+        <SelectField
+          label="Measured out"
+          options={MEASURED}
+          value={measure}
+          onChange={(e) => onMeasure(e.target.value as Batch['measure'])}
+        />
+        <TextField
+          label="Room and bottles"
+          value={room}
+          onChange={(e) => onRoom(e.target.value)}
+          error={issue ? issueText(issue, 'temperature', format) : undefined}
+        />
+      </Grid>
       {measure === 'weight' && <DensityDoubt sheet={resin.sheet} />}
-      <TextField
-        label="Room and bottles"
-        value={room}
-        onChange={(e) => onRoom(e.target.value)}
-        error={issue ? issueText(issue, 'temperature', format) : undefined}
-      />
       <LotChoice resin={resin} split={split} chosen={lot} onChoose={onLot} />
       {temperatureK !== null && split && (
         <Box mt="2">
@@ -138,19 +177,16 @@ export function MixPanel({
               {spanText(workingTime(resin.sheet, split.totalKg, temperatureK) * 1000)}
             </Figure>
           </Explained>{' '}
-          from the moment B meets A
+          once B meets A
         </Box>
       )}
-      <Button
-        variant="ink"
-        size="bench"
-        width="100%"
-        mt="4"
+      <GatherChecks checks={checks} heat={heat} pours={pours} />
+      <StartKey
+        stops={stops}
+        measure={measure}
         disabled={temperatureK === null || !split || busy}
-        onClick={onStart}
-      >
-        {measure === 'weight' ? 'Start: weigh A' : 'Start: measure A'}
-      </Button>
+        onStart={onStart}
+      />
     </Panel>
   );
 }

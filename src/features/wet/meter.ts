@@ -14,6 +14,8 @@ export interface Meter {
     readonly number: string;
     readonly unit: string;
   };
+  /** What can be told apart, kg. */
+  readonly stepKg: number;
   /** To what can be told apart. */
   readonly round: (kg: number) => number;
   /** Steps of the keys, with their words. */
@@ -32,7 +34,7 @@ const sign = (n: number, words: number | string): string => `${n > 0 ? '+' : 'âˆ
 
 function scaleMeter(format: Format, { scaleDigitKg, scaleUnit }: Settings): Meter {
   return {
-    ...{ verb: 'Weigh', by: 'read', show: format.scale },
+    ...{ verb: 'Weigh', by: 'read', show: format.scale, stepKg: scaleDigitKg },
     round: (kg) => Math.round(kg / scaleDigitKg) * scaleDigitKg,
     nudges: STEPS.map((n) => ({
       kg: n * scaleDigitKg,
@@ -51,7 +53,7 @@ function cupMeter(format: Format, densityKgM3: number): Meter {
   const stepKg = toSI(step, unit) * densityKgM3;
   const decimals = format.units === 'us' ? 2 : 0;
   return {
-    ...{ verb: 'Measure', by: 'to the mark' },
+    ...{ verb: 'Measure', by: 'to the mark', stepKg },
     show: (kg) => {
       const number = fromSI(kg / densityKgM3, unit).toFixed(decimals);
       return { number, unit, text: `${number} ${unit}` };

@@ -1,9 +1,8 @@
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { ring } from '@/devices/alarm';
 import { keepAwake } from '@/devices/awake';
 import { alarmsOf, dueAt, stirTimes, type Alarm } from '@/core/wet';
 import { useShop } from '@/data/hooks';
-import { alarmWords } from './alarmText';
 import type { WetView } from './model';
 
 /** Which alarms this browser has told, by batch: no part of the shop. */
@@ -24,32 +23,21 @@ function keepTold(batchId: string, ids: readonly string[]): void {
   }
 }
 
-export interface Alarms {
-  /** What is due and not done yet, the newest last. */
-  readonly due: readonly Alarm[];
-  /** The newest that was told, for those who hear the page. */
-  readonly said: string;
-}
-
-/** Everything that a batch has to tell now: each is sounded once, and shown until it is done. */
-export function useAlarms(view: WetView, nowMs: number): Alarms {
+/** Everything that a batch has to tell now: each is sounded once, and stands until it is done. */
+export function useAlarms(view: WetView, nowMs: number): readonly Alarm[] {
   const { sound } = useShop().settings;
   const { done, batch, resin, workingEndsMs } = view;
   const { wantedS } = stirTimes(resin.sheet);
   const due = dueAt(alarmsOf(done, { wantedS, workingEndsMs }), nowMs);
-  const ids = due.map((a) => a.id).join(' ');
-  const [said, setSaid] = useState('');
+  const ids = due.map((a) => a.id.replaceAll(' ', '-')).join(' ');
   useEffect(() => {
     const before = toldBefore(batch.id);
-    const fresh = due.filter((a) => !before.includes(a.id));
+    const fresh = ids.split(' ').filter((id) => id !== '' && !before.includes(id));
     if (fresh.length === 0) return;
-    keepTold(batch.id, [...before, ...fresh.map((a) => a.id)]);
-    setSaid(fresh.map((a) => alarmWords(a, view).title).join(' '));
+    keepTold(batch.id, [...before, ...fresh]);
     if (sound) ring();
-    // What is due follows from its ids.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [ids, batch.id, sound]);
-  return { due, said };
+  return due;
 }
 
 /** The screen stays on while resin is wet. */
