@@ -43,7 +43,7 @@ export function stateOf({ events, coatIds }: Pick<Batch, 'events' | 'coatIds'>):
 }
 
 /** Each kind of event with what it tells of itself. */
-function event({ Joi, id, instant, listOf, mass, oneOf }: Parts) {
+function event({ Joi, id, instant, listOf, mass, number, oneOf }: Parts) {
   const own = { id: id(), atMs: instant() };
   const of = (is: string, told: Parameters<typeof Joi.object>[0] = {}) => ({
     is,
@@ -51,7 +51,7 @@ function event({ Joi, id, instant, listOf, mass, oneOf }: Parts) {
   });
   const weighed = { kg: mass(), by: oneOf(WEIGHED_BY) };
   const coatId = { coatId: id() };
-  const plain = ['stir started', 'stirred'];
+  const plain = ['stir started', 'changed cup', 'stirred'];
   return listOf(
     Joi.alternatives().conditional('.is', {
       switch: [
@@ -62,6 +62,7 @@ function event({ Joi, id, instant, listOf, mass, oneOf }: Parts) {
         of('bubble round', { ...coatId, by: oneOf(BUBBLES_BY) }),
         of('looked over', coatId),
         of('covered', coatId),
+        of('ran short', { ...coatId, share: number().greater(0).max(1) }),
         of('discarded', { why: oneOf(DISCARD_REASONS) }),
         of('undone', { of: id() }),
       ],

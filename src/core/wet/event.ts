@@ -24,9 +24,13 @@ export type WetAct =
   /** B met A: the working time starts. */
   | { readonly is: 'mixed'; readonly kg: number; readonly by: WeighedBy }
   | { readonly is: 'stir started' }
+  /** The mix went into a clean cup, with a clean stick: nothing unmixed is scraped from the first. */
+  | { readonly is: 'changed cup' }
   | { readonly is: 'stirred' }
   | { readonly is: 'poured'; readonly coatId: string }
   | { readonly is: 'bubble round'; readonly coatId: string; readonly by: BubblesBy }
+  /** The mix did not reach: so much of what the coat was to get is missing, 0 to 1. */
+  | { readonly is: 'ran short'; readonly coatId: string; readonly share: number }
   /** Looked over in raking light: nothing is wrong. */
   | { readonly is: 'looked over'; readonly coatId: string }
   | { readonly is: 'covered'; readonly coatId: string }
@@ -40,7 +44,9 @@ export const WET_ACTS = [
   'added A',
   'mixed',
   'stir started',
+  'changed cup',
   'stirred',
+  'ran short',
   'poured',
   'bubble round',
   'looked over',

@@ -23,19 +23,22 @@ export interface WetState {
   readonly mixedMs: number | null;
   readonly stirStartedMs: number | null;
   readonly stirredMs: number | null;
+  readonly changedCupMs: number | null;
   /** When each coat was poured, and covered. */
   readonly poured: ReadonlyMap<string, number>;
   readonly covered: ReadonlyMap<string, number>;
   /** When each coat was gone over for bubbles, or looked over, the newest last. */
   readonly rounds: ReadonlyMap<string, readonly number[]>;
+  /** What was missing of each coat, share of what it was to get. */
+  readonly short: ReadonlyMap<string, number>;
   readonly discarded: Extract<DoneAct, { readonly is: 'discarded' }> | null;
 }
 
 const NOTHING: WetState = {
   step: 'weigh A',
   ...{ aKg: null, bKg: null, aBy: null, bBy: null, addedAKg: 0 },
-  ...{ mixedMs: null, stirStartedMs: null, stirredMs: null, discarded: null },
-  ...{ poured: new Map(), covered: new Map(), rounds: new Map() },
+  ...{ mixedMs: null, stirStartedMs: null, stirredMs: null, changedCupMs: null, discarded: null },
+  ...{ poured: new Map(), covered: new Map(), rounds: new Map(), short: new Map() },
 };
 
 /** What is left to be done, by what was done. */
@@ -66,8 +69,12 @@ function after(state: WetState, act: DoneAct): Omit<WetState, 'step'> {
       return { ...state, bKg: act.kg, bBy: act.by, mixedMs: atMs };
     case 'stir started':
       return { ...state, stirStartedMs: atMs };
+    case 'changed cup':
+      return { ...state, changedCupMs: atMs };
     case 'stirred':
       return { ...state, stirredMs: atMs };
+    case 'ran short':
+      return { ...state, short: new Map(state.short).set(act.coatId, act.share) };
     case 'poured':
       return { ...state, poured: new Map(state.poured).set(act.coatId, atMs) };
     case 'bubble round':
@@ -109,8 +116,17 @@ export function follows(state: WetState, act: WetAct, coatIds: readonly string[]
       return step === 'weigh B' && act.kg > 0;
     case 'stir started':
       return step === 'stir';
+    case 'changed cup':
+      return step === 'stirring' && state.changedCupMs === null;
     case 'stirred':
       return step === 'stirring';
+    case 'ran short':
+      return (
+        (step === 'pour' || step === 'cover') &&
+        coatIds.includes(act.coatId) &&
+        act.share > 0 &&
+        act.share <= 1
+      );
     case 'poured':
       return step === 'pour' && coatIds.includes(act.coatId) && !poured.has(act.coatId);
     case 'bubble round':

@@ -45,6 +45,19 @@ describe('a batch is what was done with it', () => {
       'assumed',
     ]);
   });
+  it('the cup is changed once while it is stirred; what ran short is told of a coat of the batch', () => {
+    const stirring = MIXED.slice(0, 3);
+    const changed = [...stirring, done({ is: 'changed cup' }, 5)];
+    expect(wetState(changed, COATS)).toMatchObject({ step: 'stirring', changedCupMs: 5 * MIN });
+    expect(follows(wetState(changed, COATS), { is: 'changed cup' }, COATS)).toBe(false);
+    expect(follows(at(), { is: 'changed cup' }, COATS)).toBe(false);
+    const short = (coatId: string, share: number) => ({ is: 'ran short', coatId, share }) as const;
+    expect(follows(at(), short('one', 0.25), COATS)).toBe(true);
+    expect(follows(at(), short('one', 0), COATS)).toBe(false);
+    expect(follows(at(), short('three', 0.25), COATS)).toBe(false);
+    expect(follows(wetState(changed, COATS), short('one', 0.25), COATS)).toBe(false);
+    expect(at(pour('one', 9), done(short('one', 0.25), 10)).short.get('one')).toBe(0.25);
+  });
   it('what is thrown away ends it, once what was poured is covered', () => {
     const away = done({ is: 'discarded', why: 'too late' }, 60);
     expect(at(away).step).toBe('done');
@@ -83,7 +96,9 @@ describe('10,000 seeded hands at the bench', () => {
       { is: 'added A', kg: 0.01 },
       { is: 'mixed', kg: 0.05, by: pick(['read', 'assumed', 'to the mark']) },
       { is: 'stir started' },
+      { is: 'changed cup' },
       { is: 'stirred' },
+      { is: 'ran short', coatId: pick(COATS), share: pick([0, 0.25]) },
       { is: 'poured', coatId: pick([...COATS, 'gone']) },
       { is: 'bubble round', coatId: pick(COATS), by: 'torch' },
       { is: 'looked over', coatId: pick(COATS) },
@@ -95,7 +110,7 @@ describe('10,000 seeded hands at the bench', () => {
     'weigh A': ['weigh B'],
     'weigh B': ['weigh B', 'stir'],
     stir: ['stirring', 'done'],
-    stirring: ['pour', 'done'],
+    stirring: ['stirring', 'pour', 'done'],
     pour: ['pour', 'cover', 'done'],
     cover: ['cover', 'done'],
     done: ['done'],

@@ -45,12 +45,16 @@ async function readBatch(w: Writer, batchId: Id<'batch'>): Promise<BatchRows> {
 function figuresOf(done: DoneAct, state: WetState, { sheet }: Resin): LogEntry['figures'] {
   switch (done.is) {
     case 'weighed A':
-      return { aKg: done.kg, by: done.by };
+      // What was read off a mark is a volume; its mass follows from the density.
+      return done.by === 'to the mark'
+        ? { aM3: done.kg / sheet.densityAKgM3, by: done.by }
+        : { aKg: done.kg, by: done.by };
     case 'added A':
       return { addedAKg: done.kg, by: 'assumed' };
     case 'mixed':
       return {
-        ...{ bKg: done.kg, by: done.by },
+        ...(done.by === 'to the mark' ? { bM3: done.kg / sheet.densityBKgM3 } : { bKg: done.kg }),
+        by: done.by,
         ratioErrorShare: checkMix(state.aKg ?? 0, done.kg, sheet).errorShare,
       };
     case 'stirred': {
@@ -60,9 +64,12 @@ function figuresOf(done: DoneAct, state: WetState, { sheet }: Resin): LogEntry['
     }
     case 'bubble round':
       return { by: done.by };
+    case 'ran short':
+      return { shortShare: done.share };
     case 'discarded':
       return { why: done.why };
     case 'stir started':
+    case 'changed cup':
     case 'poured':
     case 'looked over':
     case 'covered':
@@ -150,6 +157,19 @@ export const startStir = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
 /** The stir is over; the log says how long it was and whether that is less than the sheet asks for. */
 export const endStir = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
   actOn(db, c, batchId, { is: 'stirred' });
+
+/** The mix went into a clean cup with a clean stick. */
+export const changeCup = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
+  actOn(db, c, batchId, { is: 'changed cup' });
+
+/** The mix does not reach: so much of what the coat was to get is missing, share. */
+export const runShort = (
+  db: ShopDb,
+  c: ActionContext,
+  batchId: Id<'batch'>,
+  coatId: Id<'coat'>,
+  share: number,
+) => actOn(db, c, batchId, { is: 'ran short', coatId, share });
 
 /** A coat was gone over for bubbles. */
 export const bubbleRound = (

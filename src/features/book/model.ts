@@ -37,6 +37,9 @@ export function filterLog(
 const FIGURES: Readonly<Record<string, readonly [label: string, quantity: Quantity | 'scale']>> = {
   aKg: ['A', 'scale'],
   bKg: ['B', 'scale'],
+  aM3: ['A', 'volume'],
+  bM3: ['B', 'volume'],
+  shortShare: ['missing', 'share'],
   addedAKg: ['A added after', 'scale'],
   ratioErrorShare: ['ratio off by', 'share'],
   targetM3: ['mix', 'volume'],
@@ -61,6 +64,8 @@ export function entryWords({ entry, coat }: NamedEntry, format: Format): string 
     ];
   });
   const subject = entry.text || coat;
-  const how = [entry.figures['by'], entry.figures['short']].filter((w) => typeof w === 'string');
+  const { by, short, why, lot } = entry.figures;
+  const from = typeof lot === 'string' ? `from ${lot}` : null;
+  const how = [by, short, why, from].filter((w) => typeof w === 'string');
   return [subject, ...figures, ...how].filter(Boolean).join(' · ');
 }

@@ -12,6 +12,7 @@ import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { FoundWet } from './FoundWet';
 import type { WetView } from './model';
+import { RanShort } from './RanShort';
 
 interface Props {
   readonly view: WetView;
@@ -131,10 +132,11 @@ export function CoatRow({ words, marked, ...row }: Props) {
           )}
         </Box>
       </Flex>
-      {poured && (
-        <Flex gap="2" align="end" wrap="wrap">
-          <Rounds {...row} />
-          {covered === undefined && !marked && <CoverNow {...row} />}
+      {(poured || marked) && (
+        <Flex gap="2" align="end" wrap="wrap" mt="1">
+          {poured && <Rounds {...row} />}
+          {poured && covered === undefined && !marked && <CoverNow {...row} />}
+          {covered === undefined && <RanShort {...row} />}
         </Flex>
       )}
     </Box>

@@ -4,8 +4,11 @@ import { Figure } from '@/ui/Figure';
 import type { Meter } from './meter';
 import type { RatioGauge } from './model';
 
-const percent = (share: number): string =>
-  `${share > 0 ? '+' : share < 0 ? '−' : ''}${Math.abs(share * 100).toFixed(1)} %`;
+/** With its sign, but none on what shows as nothing. */
+const percent = (share: number): string => {
+  const tenths = Math.round(share * 1000);
+  return `${tenths > 0 ? '+' : tenths < 0 ? '−' : ''}${Math.abs(tenths / 10).toFixed(1)} %`;
+};
 
 /** The ratio if the pouring stopped now, and what restores it. */
 export function RatioBar({

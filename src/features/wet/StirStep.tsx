@@ -2,7 +2,7 @@
 import { stirTimes } from '@/core/wet';
 import { Box, Grid } from '@chakra-ui/react';
 import { useAct, useNow } from '@/data/hooks';
-import { endStir, startStir } from '@/data/repos/wet';
+import { changeCup, endStir, startStir } from '@/data/repos/wet';
 import { minutesText, spanText } from '@/features/common/clockText';
 import { Figure } from '@/ui/Figure';
 import { BenchFrame } from './BenchFrame';
@@ -55,6 +55,10 @@ function StirRing({ share, least }: { share: number; least: number }) {
   );
 }
 
+/** What is scraped, one after the other. Common practice, no source. */
+const SCRAPE = ['the walls', 'the floor', 'the stick'] as const;
+const SCRAPE_MS = 20_000;
+
 export function StirStep({ view }: { view: WetView }) {
   const act = useAct();
   const now = useNow();
@@ -87,6 +91,16 @@ export function StirStep({ view }: { view: WetView }) {
       actions={
         <>
           <UndoAction view={view} />
+          {stirring && done.changedCupMs === null && (
+            <BigAction
+              kind="second"
+              token="cup"
+              label="Changed cup and stick"
+              hotkey="c"
+              keyName="C"
+              onAct={() => void act('change the cup', (db, c) => changeCup(db, c, batch.id), kept)}
+            />
+          )}
           {stirring ? (
             <BigAction
               kind="main"
@@ -131,12 +145,17 @@ export function StirStep({ view }: { view: WetView }) {
           >
             {minutesText(stirring ? elapsed : wantedMs)}
           </Figure>
+          {stirring && (
+            <Box fontSize="3xl" fontFamily="heading" fontWeight="600" lineHeight="1.2">
+              Scrape {SCRAPE[Math.floor(elapsed / SCRAPE_MS) % SCRAPE.length]}
+            </Box>
+          )}
           <Box fontSize="2xl" fontWeight="600" mt="2" color={stirring && short ? 'oxide' : 'ink'}>
             {words}
           </Box>
           <Box color="ink2" mt="1">
             At least {spanText(leastMs)}, as the resin’s sheet says, until streaks vanish; then 2
-            min more (common practice, no source).
+            min more (common practice, no source). With two cups: change cup and stick half-way.
           </Box>
         </Box>
       </Grid>

@@ -195,7 +195,7 @@ export function WorkStep({ view }: { view: WetView }) {
             )
           )}
         </Box>
-        <Flex as="ul" listStyleType="none" direction="column" gap="3" flex="1 1 460px">
+        <Flex as="ul" listStyleType="none" direction="column" gap="3" flex="1 1 380px" minW="0">
           {coats.map((entry) => (
             <CoatRow
               key={entry.coat.id}
