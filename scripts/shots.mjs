@@ -120,8 +120,10 @@ await click('button', /^B is in, stir/);
 await click('button', /Start stirring/);
 await page.clock.fastForward('02:10');
 await shot('wet-stir');
+await page.clock.fastForward('02:00');
 await click('button', /Stirred, no streaks/);
 await page.getByRole('heading', { name: 'Pour' }).waitFor();
+await page.clock.fastForward('02:20');
 await shot('wet-pour');
 
 await browser.close();

@@ -59,10 +59,50 @@ function StirRing({ share, least }: { share: number; least: number }) {
 const SCRAPE = ['the walls', 'the floor', 'the stick'] as const;
 const SCRAPE_MS = 20_000;
 
-export function StirStep({ view }: { view: WetView }) {
+function StirActions({ view, short }: { view: WetView; short: boolean }) {
   const act = useAct();
-  const now = useNow();
   const { batch, done, step } = view;
+  const kept = { batchId: batch.id, step };
+  return (
+    <>
+      <UndoAction view={view} />
+      {step === 'stirring' && done.changedCupMs === null && (
+        <BigAction
+          kind="second"
+          token="cup"
+          label="Changed cup and stick"
+          hotkey="c"
+          keyName="C"
+          onAct={() => void act('change the cup', (db, c) => changeCup(db, c, batch.id), kept)}
+        />
+      )}
+      {step === 'stirring' ? (
+        <BigAction
+          kind="main"
+          token="stirred"
+          label={short ? 'Stirred short: hold' : 'Stirred, no streaks'}
+          hotkey=" "
+          keyName="space"
+          hold={short}
+          onAct={() => void act('end the stir', (db, c) => endStir(db, c, batch.id), kept)}
+        />
+      ) : (
+        <BigAction
+          kind="main"
+          token="start"
+          label="Start stirring"
+          hotkey=" "
+          keyName="space"
+          onAct={() => void act('start the stir', (db, c) => startStir(db, c, batch.id), kept)}
+        />
+      )}
+    </>
+  );
+}
+
+export function StirStep({ view }: { view: WetView }) {
+  const now = useNow();
+  const { done, step } = view;
   const { leastS, wantedS } = stirTimes(view.resin.sheet);
   const [leastMs, wantedMs] = [leastS * 1000, wantedS * 1000];
   const stirring = step === 'stirring';
@@ -70,7 +110,6 @@ export function StirStep({ view }: { view: WetView }) {
     stirring && done.stirStartedMs !== null ? Math.max(0, now - done.stirStartedMs) : 0;
   const left = wantedMs - elapsed;
   const short = elapsed < leastMs;
-  const kept = { batchId: batch.id, step };
   const words = !stirring
     ? 'Slowly: walls, floor and stick'
     : short
@@ -88,41 +127,7 @@ export function StirStep({ view }: { view: WetView }) {
           floor and stick; no scrapings onto the piece.
         </>
       }
-      actions={
-        <>
-          <UndoAction view={view} />
-          {stirring && done.changedCupMs === null && (
-            <BigAction
-              kind="second"
-              token="cup"
-              label="Changed cup and stick"
-              hotkey="c"
-              keyName="C"
-              onAct={() => void act('change the cup', (db, c) => changeCup(db, c, batch.id), kept)}
-            />
-          )}
-          {stirring ? (
-            <BigAction
-              kind="main"
-              token="stirred"
-              label={short ? 'Stirred short: hold' : 'Stirred, no streaks'}
-              hotkey=" "
-              keyName="space"
-              hold={short}
-              onAct={() => void act('end the stir', (db, c) => endStir(db, c, batch.id), kept)}
-            />
-          ) : (
-            <BigAction
-              kind="main"
-              token="start"
-              label="Start stirring"
-              hotkey=" "
-              keyName="space"
-              onAct={() => void act('start the stir', (db, c) => startStir(db, c, batch.id), kept)}
-            />
-          )}
-        </>
-      }
+      actions={<StirActions view={view} short={short} />}
     >
       <Grid
         templateColumns="minmax(200px, 320px) auto"

@@ -35,6 +35,12 @@ const CAUTION = {
   ),
 } as const;
 
+/** Bubbles still rise in the cup: nothing is poured yet. */
+const restsStill = ({ done }: WetView, nowMs: number): boolean =>
+  done.poured.size === 0 &&
+  done.stirredMs !== null &&
+  nowMs < done.stirredMs + CUP_REST_S.from * 1000;
+
 /** The number that matters while there is resin to pour: how long it can still be worked. */
 function TimeLeft({ view, nowMs }: { view: WetView; nowMs: number }) {
   const { done, workingEndsMs } = view;
@@ -43,7 +49,7 @@ function TimeLeft({ view, nowMs }: { view: WetView; nowMs: number }) {
   const marks = flowMarks((workingEndsMs - done.mixedMs) / 1000);
   const flow = flowAt(marks, Math.max(0, nowMs - done.mixedMs) / 1000);
   const restedS = done.stirredMs === null ? 0 : (nowMs - done.stirredMs) / 1000;
-  const resting = done.poured.size === 0 && restedS < CUP_REST_S.from;
+  const resting = restsStill(view, nowMs);
   return (
     <Box textAlign="center">
       <Box fontSize="xl" color="ink2">
@@ -165,6 +171,7 @@ export function WorkStep({ view }: { view: WetView }) {
   const next = coats.find((c) => !done.poured.has(c.coat.id));
   const open = coats.find((c) => done.poured.has(c.coat.id) && !done.covered.has(c.coat.id));
   const pouring = step === 'pour';
+  const resting = pouring && restsStill(view, now);
   const over = pouring && workingEndsMs !== null && now >= workingEndsMs;
   const title = over ? 'Stop' : pouring ? 'Pour' : 'Cover';
   return (
@@ -206,9 +213,11 @@ export function WorkStep({ view }: { view: WetView }) {
                   ? `✓ ${clockText(done.poured.get(entry.coat.id) ?? 0, now)}`
                   : entry !== next
                     ? 'then this'
-                    : over
-                      ? 'not any more'
-                      : 'pour now'
+                    : resting
+                      ? 'after its rest'
+                      : over
+                        ? 'not any more'
+                        : 'pour now'
               }
               marked={entry === (pouring ? next : open)}
               bubblesBy={bubblesBy}

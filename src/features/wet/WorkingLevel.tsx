@@ -2,6 +2,7 @@
 import { Box } from '@chakra-ui/react';
 import { flowMarks, type Flow } from '@/core/wet';
 import { clockText } from '@/features/common/clockText';
+import { SvgText } from '@/ui/SvgText';
 
 /** How the mix flows, in the words of the bench. */
 export const FLOW_WORDS: Readonly<Record<Flow, string>> = {
@@ -15,7 +16,7 @@ const SHORT: Readonly<Record<Flow, string>> = {
   fresh: 'flood',
   clings: 'edges',
   thickens: 'finish',
-  'lines stay': 'lines stay',
+  'lines stay': 'lines',
   over: 'stop',
 };
 const FILL: Readonly<Record<Flow, string>> = {
@@ -25,7 +26,7 @@ const FILL: Readonly<Record<Flow, string>> = {
   'lines stay': 'url(#state-sand)',
   over: 'var(--bm-colors-oxide-wash)',
 };
-const [WIDTH, TOP, HEIGHT] = [640, 26, 34];
+const [WIDTH, TOP, HEIGHT] = [640, 36, 40];
 
 /** The working time as a level that falls from the left: what can be done with it, and when each begins. */
 export function WorkingLevel({
@@ -46,7 +47,7 @@ export function WorkingLevel({
   );
   return (
     <Box maxW="640px" mx="auto">
-      <svg viewBox={`0 0 ${WIDTH} 84`} width="100%" role="img" aria-label={words.join(', ')}>
+      <svg viewBox={`0 0 ${WIDTH} 106`} width="100%" role="img" aria-label={words.join(', ')}>
         {marks.slice(0, -1).map((mark, i) => {
           const [from, to] = [x(mark.fromS), x(marks[i + 1]?.fromS ?? workingS)];
           return (
@@ -59,31 +60,26 @@ export function WorkingLevel({
                 fill={FILL[mark.flow]}
                 stroke="var(--bm-colors-amber-deep)"
               />
-              <text x={from + 5} y={TOP - 8} fontSize="17" fontWeight="600">
+              <SvgText
+                x={i < marks.length - 2 ? from + 5 : WIDTH - 2}
+                y={TOP - 9}
+                size={24}
+                weight={600}
+                textAnchor={i < marks.length - 2 ? 'start' : 'end'}
+              >
                 {SHORT[mark.flow]}
-              </text>
-              {i > 0 && x(workingS) - from > 130 && (
-                <text
-                  x={from + 5}
-                  y={TOP + HEIGHT + 19}
-                  fontSize="15"
-                  fontFamily="var(--bm-fonts-mono)"
-                >
+              </SvgText>
+              {i > 0 && x(workingS) - from > 190 && (
+                <SvgText x={from + 5} y={TOP + HEIGHT + 26} size={22} family="mono">
                   {clockText(mixedMs + mark.fromS * 1000, nowMs)}
-                </text>
+                </SvgText>
               )}
             </g>
           );
         })}
-        <text
-          x={WIDTH - 2}
-          y={TOP + HEIGHT + 19}
-          fontSize="15"
-          textAnchor="end"
-          fontFamily="var(--bm-fonts-mono)"
-        >
+        <SvgText x={WIDTH - 2} y={TOP + HEIGHT + 26} size={22} textAnchor="end" family="mono">
           stop {clockText(endsMs, nowMs)}
-        </text>
+        </SvgText>
         <rect
           x={2}
           y={TOP}
