@@ -66,7 +66,13 @@ export {
   type LampSheet,
 } from './lampTime';
 export { windowsByTemperature, type WindowsAtTemperature } from './windowsByTemperature';
-export { scaleExplanation, splitExplanation, wantedBExplanation } from './mixExplained';
+export {
+  partVolumeExplanation,
+  scaleExplanation,
+  splitExplanation,
+  wantedBExplanation,
+  wantedVolumeBExplanation,
+} from './mixExplained';
 export { clockExplanation, workingExplanation, type ClockNow } from './clockExplained';
 export {
   fitFaults,

@@ -1,11 +1,15 @@
+import type { Explanation } from '../explain';
 import { seededRandom } from '../numeric';
+import { TEST_SHEET } from './test/sheet';
 import {
   checkMix,
   massRatioBA,
+  partVolumeExplanation,
   scaleRatioError,
   smallestBatchKg,
   splitMix,
   volumeRatioBA,
+  wantedVolumeBExplanation,
   type MixParts,
 } from '.';
 
@@ -109,6 +113,30 @@ describe('checkMix', () => {
 
   it('throws without A', () =>
     expect(() => checkMix(0, 1, parts('mass', 1, 1, 1, 1))).toThrow('checkMix'));
+});
+
+describe('to the mark, opened', () => {
+  const sheet = (by: 'volume' | 'mass', b: number) => ({
+    ...TEST_SHEET,
+    ...parts(by, 1, b, 1150, 1000),
+  });
+  const last = ({ inputs }: Explanation) => inputs.at(-1)?.value;
+  it('a ratio by volume needs no density; the marks are the split', () => {
+    const split = splitMix(3e-4, sheet('volume', 0.5));
+    if (!split.ok) throw new Error('no split');
+    const told = (['A', 'B'] as const).map((p) =>
+      partVolumeExplanation(split.value, sheet('volume', 0.5), p),
+    );
+    expect(told.map(last)).toEqual([expect.closeTo(2e-4, 12), expect.closeTo(1e-4, 12)]);
+    expect(told.flatMap((e) => e.inputs.filter((i) => i.quantity === 'density'))).toEqual([]);
+  });
+  it('a ratio by weight goes through both densities, by hand: 230 ml of A take 264.5 g of B, 264.5 ml', () => {
+    const why = wantedVolumeBExplanation(2.3e-4, sheet('mass', 1), false);
+    expect(last(why)).toBeCloseTo(2.645e-4, 12);
+    expect(why.inputs[0]).toMatchObject({ source: 'assumed' });
+    expect(why.inputs.filter((i) => i.quantity === 'density')).toHaveLength(2);
+    expect(last(wantedVolumeBExplanation(2.3e-4, sheet('volume', 1)))).toBeCloseTo(2.3e-4, 12);
+  });
 });
 
 describe('the scale', () => {

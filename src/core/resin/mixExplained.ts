@@ -1,6 +1,6 @@
 import type { ExplainInput, Explanation } from '../explain';
 import { checkMix, scaleRatioError } from './mixCheck';
-import type { MixSplit } from './ratio';
+import { volumeRatioBA, type MixSplit } from './ratio';
 import type { ResinSheet } from './sheet';
 
 /** What the sheet says of a mix: its ratio and the densities of both parts. */
@@ -92,5 +92,62 @@ export function wantedBExplanation(aKg: number, sheet: ResinSheet, wasRead = tru
     source: wasRead
       ? 'Mass balance; B follows the A that was really weighed.'
       : 'Mass balance; A was not read off the scale but taken to be what was asked for.',
+  };
+}
+
+/** Both parts of a mix by volume, opened: to which mark each is poured. */
+export function partVolumeExplanation(
+  split: MixSplit,
+  sheet: ResinSheet,
+  part: 'A' | 'B',
+): Explanation {
+  const byVolume = sheet.ratio.by === 'volume';
+  return {
+    title: `Volume of part ${part}`,
+    formula: byVolume
+      ? `V · ${part === 'A' ? 'a' : 'b'} / (a + b)`
+      : `V / (1 + ${part === 'A' ? '(b · ρA) / (a · ρB)' : '(a · ρB) / (b · ρA)'})`,
+    inputs: [
+      { label: 'mix, V', value: split.totalM3, quantity: 'volume', source: 'computed' },
+      ...sheetInputs(sheet).slice(0, byVolume ? 2 : 4),
+      {
+        label: `part ${part}`,
+        value: part === 'A' ? split.aM3 : split.bM3,
+        quantity: 'volume',
+        source: 'computed',
+      },
+    ],
+    source: byVolume
+      ? 'The sheet’s own ratio by volume: no density is needed.'
+      : 'The sheet gives its ratio by weight; densities turn it into volumes.',
+  };
+}
+
+/** To which mark B goes for the A that is in its cup; `wasTold`: the mark of A was read, not taken as asked for. */
+export function wantedVolumeBExplanation(
+  aM3: number,
+  sheet: ResinSheet,
+  wasTold = true,
+): Explanation {
+  const byVolume = sheet.ratio.by === 'volume';
+  return {
+    title: 'Volume of part B',
+    formula: byVolume ? 'A · b / a' : 'A · (b · ρA) / (a · ρB)',
+    inputs: [
+      {
+        ...{ label: 'part A in its cup', value: aM3, quantity: 'volume' },
+        source: wasTold ? 'measured' : 'assumed',
+      },
+      ...sheetInputs(sheet).slice(0, byVolume ? 2 : 4),
+      {
+        label: 'part B',
+        value: aM3 * volumeRatioBA(sheet),
+        quantity: 'volume',
+        source: 'computed',
+      },
+    ],
+    source: wasTold
+      ? 'The sheet’s ratio; B follows the mark that A was read at.'
+      : 'The sheet’s ratio; A was not read but taken to be what was asked for.',
   };
 }

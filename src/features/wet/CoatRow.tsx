@@ -7,12 +7,15 @@ import { bubbleRound, coverCoat } from '@/data/repos/wet';
 import { clockText } from '@/features/common/clockText';
 import { Outline } from '@/features/common/Outline';
 import { useFormat } from '@/features/common/useFormat';
+import { mixDensity } from '@/core/resin';
 import { edgeKindsOf } from '@/records';
+import { viewPiece } from '@/shop/coatView';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { FoundWet } from './FoundWet';
 import type { WetView } from './model';
 import { RanShort } from './RanShort';
+import { pouredOf } from './volumeOf';
 
 interface Props {
   readonly view: WetView;
@@ -89,9 +92,13 @@ function CoverNow({ view: { batch }, entry: { coat, piece } }: Pick<Props, 'view
 
 /** A coat of the session: what it waits for, and once it lies what keeps it good. */
 export function CoatRow({ words, marked, ...row }: Props) {
-  const { areas } = useShop();
-  const { show } = useFormat();
+  const shop = useShop();
+  const { areas } = shop;
+  const { show, scale } = useFormat();
   const { coat, piece } = row.entry;
+  const seen = viewPiece(shop, piece, row.nowMs).coats.find((c) => c.coat.id === coat.id);
+  const pourM3 = seen ? pouredOf(seen) : 0;
+  const pourKg = pourM3 * mixDensity(row.view.resin.sheet);
   const area = areas.find((a) => a.id === coat.areaIds[0]);
   const poured = row.view.done.poured.has(coat.id);
   const covered = row.view.done.covered.get(coat.id);
@@ -119,6 +126,18 @@ export function CoatRow({ words, marked, ...row }: Props) {
           </Box>
           <Box fontSize="lg">
             {coat.name}, {show(leastFilm(coat), 'film').text}
+            {pourM3 > 0 && (
+              <>
+                {' '}
+                · <Figure>{show(pourM3, 'volume').text}</Figure>
+                {row.view.batch.measure === 'weight' && (
+                  <>
+                    {' '}
+                    or <Figure>{scale(pourKg).text}</Figure> out of the cup
+                  </>
+                )}
+              </>
+            )}
           </Box>
         </Box>
         <Box textAlign="end">
@@ -136,7 +155,7 @@ export function CoatRow({ words, marked, ...row }: Props) {
         <Flex gap="2" align="end" wrap="wrap" mt="1">
           {poured && <Rounds {...row} />}
           {poured && covered === undefined && !marked && <CoverNow {...row} />}
-          {covered === undefined && <RanShort {...row} />}
+          {covered === undefined && <RanShort {...row} pourM3={pourM3} />}
         </Flex>
       )}
     </Box>

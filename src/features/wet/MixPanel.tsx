@@ -2,7 +2,13 @@
 import { Box, Grid } from '@chakra-ui/react';
 import type { BatchPlan } from '@/core/coat';
 import type { ExplainInput, Explanation } from '@/core/explain';
-import { workingTime, type MixSplit, splitExplanation, workingExplanation } from '@/core/resin';
+import {
+  workingTime,
+  type MixSplit,
+  partVolumeExplanation,
+  splitExplanation,
+  workingExplanation,
+} from '@/core/resin';
 import type { Issue } from '@/core/result';
 import type { Batch, Id, Resin } from '@/records';
 import { useShop } from '@/data/hooks';
@@ -122,6 +128,10 @@ export function MixPanel({
   const { checks, heat, pours, stops } = useGatherChecks({
     ...{ resin, split, temperatureK, measure, coats: chosen.length },
   });
+  const [why, quantity] =
+    measure === 'volume'
+      ? ([partVolumeExplanation, 'volume'] as const)
+      : ([splitExplanation, 'mass'] as const);
   const amount = (part: 'A' | 'B', kg: number) =>
     meterOf({ measure }, part, resin.sheet, format, settings).show(kg).text;
   return (
@@ -141,11 +151,11 @@ export function MixPanel({
       {split && (
         <Box mb="3" fontWeight="600">
           A{' '}
-          <Explained explanation={splitExplanation(split, resin.sheet, 'A')} quantity="mass">
+          <Explained explanation={why(split, resin.sheet, 'A')} quantity={quantity}>
             <Figure>{amount('A', split.aKg)}</Figure>
           </Explained>{' '}
           · B{' '}
-          <Explained explanation={splitExplanation(split, resin.sheet, 'B')} quantity="mass">
+          <Explained explanation={why(split, resin.sheet, 'B')} quantity={quantity}>
             <Figure>{amount('B', split.bKg)}</Figure>
           </Explained>
         </Box>

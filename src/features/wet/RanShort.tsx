@@ -6,13 +6,10 @@ import { useAct, useShop } from '@/data/hooks';
 import { runShort } from '@/data/repos/wet';
 import { clockText } from '@/features/common/clockText';
 import { useFormat } from '@/features/common/useFormat';
-import { byId } from '@/shop/ofPiece';
-import { viewPiece } from '@/shop/coatView';
 import { Button } from '@/ui/Button';
 import { ChoiceDialog } from '@/ui/ChoiceDialog';
 import { meterOf } from './meter';
 import type { WetView } from './model';
-import { pouredOf } from './volumeOf';
 
 /** How much is missing, as an eye tells it. */
 const MISSING = [
@@ -43,22 +40,23 @@ export function shortWords(
 export function RanShort({
   view,
   entry: { coat, piece },
+  pourM3,
   nowMs,
 }: {
   view: WetView;
   entry: WetView['coats'][number];
+  /** What the coat was to get. */
+  pourM3: number;
   nowMs: number;
 }) {
   const act = useAct();
-  const shop = useShop();
+  const { settings } = useShop();
   const format = useFormat();
   const [open, setOpen] = useState(false);
   const { batch, done, resin } = view;
   const share = done.short.get(coat.id);
-  const own = byId(shop.pieces, piece.id);
-  const seen = own && viewPiece(shop, own, nowMs).coats.find((c) => c.coat.id === coat.id);
   const show = (part: 'A' | 'B', kg: number) =>
-    meterOf(batch, part, resin.sheet, format, shop.settings).show(kg).text;
+    meterOf(batch, part, resin.sheet, format, settings).show(kg).text;
   return (
     <>
       <Button
@@ -70,9 +68,9 @@ export function RanShort({
       >
         Ran short …
       </Button>
-      {share !== undefined && seen && (
+      {share !== undefined && pourM3 > 0 && (
         <Box width="100%" fontSize="lg" fontWeight="600" color="oxide">
-          ! {shortWords(view, share * pouredOf(seen), nowMs, show)}
+          ! {shortWords(view, share * pourM3, nowMs, show)}
         </Box>
       )}
       <ChoiceDialog

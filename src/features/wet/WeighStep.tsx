@@ -1,7 +1,14 @@
 'use client';
 import { Box, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
-import { massRatioBA, splitMix, splitExplanation, wantedBExplanation } from '@/core/resin';
+import {
+  massRatioBA,
+  partVolumeExplanation,
+  splitExplanation,
+  splitMix,
+  wantedBExplanation,
+  wantedVolumeBExplanation,
+} from '@/core/resin';
 import { useAct, useShop } from '@/data/hooks';
 import { addA, mixB, noteReading, weighA, type Weighed } from '@/data/repos/wet';
 import { Explained } from '@/features/common/Explained';
@@ -33,16 +40,19 @@ function Wanted({
   const { batch, done, resin, step } = view;
   const isA = step === 'weigh A';
   const mix = splitMix(batch.targetM3, resin.sheet);
-  const why =
-    isA && mix.ok
-      ? splitExplanation(mix.value, resin.sheet, 'A')
-      : wantedBExplanation(aKg, resin.sheet, done.aBy === 'read');
+  const byVolume = batch.measure === 'volume';
+  const known = done.aBy === 'read' || done.aBy === 'to the mark';
+  const whyA = byVolume ? partVolumeExplanation : splitExplanation;
+  const whyB = byVolume
+    ? wantedVolumeBExplanation(aKg / resin.sheet.densityAKgM3, resin.sheet, known)
+    : wantedBExplanation(aKg, resin.sheet, known);
+  const why = isA && mix.ok ? whyA(mix.value, resin.sheet, 'A') : whyB;
   const { number, unit } = meter.show(wantedKg);
   return (
     <>
       <Box fontSize="xl" color="ink2">
         pour in part {isA ? 'A' : 'B'}, {meter.asks} ·{' '}
-        <Explained explanation={why} quantity="mass">
+        <Explained explanation={why} quantity={byVolume ? 'volume' : 'mass'}>
           why so much?
         </Explained>
       </Box>

@@ -91,6 +91,7 @@ export function largeShop(nowMs: number, pieces: number = LARGE.pieces): string 
     ...{
       layers: [],
       templates: [],
+      lots: [],
       drafts: [],
       defects: [],
       photos: [],
