@@ -220,7 +220,7 @@ test('a torn canvas dries in the room’s air and holds its coat until it is dry
   await expect(tear).toContainText('not in this air');
   await air.getByLabel('Humidity').fill('40 %');
   await air.getByRole('button', { name: 'Note it' }).click();
-  await expect(tear).toContainText('drying until Wed 12:27');
+  await expect(tear).toContainText('drying until Wed 12:28');
   await page.clock.fastForward('24:00:00');
   await expect(tear).toContainText('done');
   await page.getByRole('button', { name: 'Done: Mask: painter’s tape' }).click();

@@ -1,10 +1,10 @@
 import { asId, LOTS, type Lot } from '@/records';
 import { lotInUse, lotsOf } from '@/shop/lots';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';
-import { A, B, kinds } from '../test/wet';
+import { A, B, kinds, lastAct, started } from '../test/wet';
 import { markLot, removeLot, saveLot } from './lots';
 import { startSession } from './session';
-import { mixB, weighA } from './wet';
+import { mixB, undoAct, weighA } from './wet';
 
 async function shelf() {
   const db = freshDb();
@@ -70,5 +70,18 @@ describe('bottles', () => {
     });
     await removeLot(db, contextAt(21), asId('two'));
     expect((await db.lots.toArray()).map((l) => l.name)).toEqual(['one']);
+  });
+});
+
+describe('measured to a mark', () => {
+  it('what was read off a mark is logged as a volume, and its reading comes back', async () => {
+    const db = freshDb();
+    const { batchId } = await started(db, await shopWithCoat(db));
+    await weighA(db, contextAt(11), batchId, { kg: 0.0575, by: 'to the mark' });
+    const figures = (await db.log.filter((e) => e.kind === 'weighed A').first())?.figures;
+    // 57.5 g at 1.15 g/ml.
+    expect(figures).toEqual({ aM3: expect.closeTo(5e-5, 12), by: 'to the mark' });
+    await undoAct(db, contextAt(12), batchId, await lastAct(db, batchId));
+    expect((await db.batches.get(batchId))?.reading).toEqual({ part: 'A', kg: 0.0575 });
   });
 });

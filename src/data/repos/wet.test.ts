@@ -153,17 +153,6 @@ describe('nothing is logged that was not done', () => {
     expect(Number((await entry(db, 'mixed'))?.figures['ratioErrorShare'])).toBeCloseTo(0, 12);
   });
 
-  it('what was read off a mark is logged as a volume, and its reading comes back', async () => {
-    const db = freshDb();
-    const { batchId } = await started(db, await shopWithCoat(db));
-    await weighA(db, contextAt(11), batchId, { kg: 0.0575, by: 'to the mark' });
-    const figures = (await entry(db, 'weighed A'))?.figures;
-    // 57.5 g at 1.15 g/ml.
-    expect(figures).toEqual({ aM3: expect.closeTo(5e-5, 12), by: 'to the mark' });
-    await undoAct(db, contextAt(12), batchId, await lastAct(db, batchId));
-    expect((await folded(db, batchId)).reading).toEqual({ part: 'A', kg: 0.0575 });
-  });
-
   it('a stir under the least of the sheet is logged as short, with both times', async () => {
     for (const [minutes, short] of [
       [1, 'short'],

@@ -2,7 +2,7 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useRouter, useSearchParams } from 'next/navigation';
+import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { useAct, useShop } from '@/data/hooks';
@@ -25,12 +25,11 @@ const WindowsChart = dynamic(() => import('./WindowsChart').then((m) => m.Window
   ssr: false,
 });
 
-function SheetForm({ resin }: { resin: Resin | null }) {
+/** A new sheet moves to its own address when it is saved; that it is saved is still said there. */
+function SheetForm({ resin, justSaved }: { resin: Resin | null; justSaved: boolean }) {
   const act = useAct();
   const router = useRouter();
   const format = useFormat();
-  // A new sheet moves to its own address when it is saved; that it is saved is still said there.
-  const justSaved = useSearchParams().has('saved');
   const [saved, setSaved] = useState(justSaved);
   const [id] = useState(() => resin?.id ?? newId<'resin'>());
   const initial = resin ? draftOfResin(resin, format) : TYPICAL;
@@ -123,7 +122,13 @@ function SheetForm({ resin }: { resin: Resin | null }) {
 }
 
 /** One resin's data sheet; `new` for a fresh one. */
-export function SheetScreen({ resinId }: { resinId: string }) {
+export function SheetScreen({
+  resinId,
+  justSaved = false,
+}: {
+  resinId: string;
+  justSaved?: boolean;
+}) {
   const { resins, settings } = useShop();
   const resin = resins.find((r) => r.id === resinId) ?? null;
   const isNew = resinId === 'new';
@@ -138,7 +143,9 @@ export function SheetScreen({ resinId }: { resinId: string }) {
         </Box>
       </Flex>
       {resin && <LotsPanel resin={resin} />}
-      {(resin || isNew) && <SheetForm key={`${resinId}-${settings.units}`} resin={resin} />}
+      {(resin || isNew) && (
+        <SheetForm key={`${resinId}-${settings.units}`} resin={resin} justSaved={justSaved} />
+      )}
     </Box>
   );
 }

@@ -43,10 +43,11 @@ function Wanted({
   const byVolume = batch.measure === 'volume';
   const known = done.aBy === 'read' || done.aBy === 'to the mark';
   const whyA = byVolume ? partVolumeExplanation : splitExplanation;
-  const whyB = byVolume
-    ? wantedVolumeBExplanation(aKg / resin.sheet.densityAKgM3, resin.sheet, known)
-    : wantedBExplanation(aKg, resin.sheet, known);
-  const why = isA && mix.ok ? whyA(mix.value, resin.sheet, 'A') : whyB;
+  const whyB = () =>
+    byVolume
+      ? wantedVolumeBExplanation(aKg / resin.sheet.densityAKgM3, resin.sheet, known)
+      : wantedBExplanation(aKg, resin.sheet, known);
+  const why = isA && mix.ok ? whyA(mix.value, resin.sheet, 'A') : whyB();
   const { number, unit } = meter.show(wantedKg);
   return (
     <>

@@ -1,5 +1,11 @@
 import { SheetScreen } from '@/features/resins';
 
-export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  return <SheetScreen resinId={(await params).id} />;
+interface Props {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<{ saved?: string }>;
+}
+
+export default async function Page({ params, searchParams }: Props) {
+  const { saved } = await searchParams;
+  return <SheetScreen resinId={(await params).id} justSaved={saved !== undefined} />;
 }
