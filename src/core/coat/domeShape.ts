@@ -69,19 +69,27 @@ const middlesOf = (
     }),
   );
 
-/** A line of points with more of them, so that a part of it can be left out, m. */
+/** A line of points with more of them, so that a part of it can be left out, m; a slip of metres makes no more than so many. */
 const STEP_M = 1e-3;
-const refined = (points: readonly Point[]): Point[] => [
-  ...points.slice(0, 1),
-  ...points.slice(1).flatMap((to, i) => {
-    const from = points[i] ?? to;
-    const count = Math.max(1, Math.ceil(Math.hypot(to[0] - from[0], to[1] - from[1]) / STEP_M));
-    return Array.from({ length: count }, (_, k): Point => {
-      const share = (k + 1) / count;
-      return [from[0] + share * (to[0] - from[0]), from[1] + share * (to[1] - from[1])];
-    });
-  }),
-];
+const MOST_STEPS = 20_000;
+function refined(points: readonly Point[]): Point[] {
+  const lengths = points.slice(1).map(([x, y], i) => {
+    const from = points[i] ?? [x, y];
+    return Math.hypot(x - from[0], y - from[1]);
+  });
+  const stepM = Math.max(STEP_M, lengths.reduce((sum, m) => sum + m, 0) / MOST_STEPS);
+  return [
+    ...points.slice(0, 1),
+    ...points.slice(1).flatMap((to, i) => {
+      const from = points[i] ?? to;
+      const count = Math.max(1, Math.ceil((lengths[i] ?? 0) / stepM));
+      return Array.from({ length: count }, (_, k): Point => {
+        const share = (k + 1) / count;
+        return [from[0] + share * (to[0] - from[0]), from[1] + share * (to[1] - from[1])];
+      });
+    }),
+  ];
+}
 
 /** Runs of rim round the parts that stay bare, as far as they lie inside the outline. */
 function holeRuns(ring: readonly Point[], bare: readonly (readonly Point[])[]): Run[] {
