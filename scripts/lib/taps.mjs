@@ -46,7 +46,7 @@ export const STEPS = [
   ['B is in, stir', 'Start stirring'],
   ['Start stirring', 'stirred for'],
   ['Stirred, no streaks', 'resting since'],
-  ['Poured: Viaduct painting', 'lying open for'],
+  ['Poured: Viaduct painting', 'lies open for'],
   ['Covered', 'The clocks run'],
   ['See its windows', 'Recoat without sanding'],
 ];
@@ -61,7 +61,7 @@ export async function walkSteps(page, steps) {
     // Less than the sheet's shortest stir would want a hold.
     if (button.startsWith('Stirred')) {
       await page.evaluate(() => (window.aheadMs = 240_000));
-      await page.getByText('Long enough').waitFor();
+      await page.getByText('look for streaks once more').waitFor();
     }
     // Let the link's page be fetched ahead, as it is under a hand, and a main button take taps.
     await page.waitForTimeout(900);

@@ -99,6 +99,8 @@ function lastOf(days: readonly RoomDay[], read: readonly AirStep[]): LastReading
 /** Readings of a surface, oldest first. */
 function surfacesOf(days: readonly RoomDay[]): Room['surfaces'] {
   return days.flatMap((day) => {
+    // Most days have none.
+    if (day.surfaceK.every((k) => k === null)) return [];
     const own = day.sources.map(ofRoom);
     return day.surfaceK.flatMap((surfaceK, i) =>
       surfaceK !== null && own[day.source[i] ?? -1]

@@ -66,16 +66,21 @@ function jumps({ atMs, temperatureK }: ReadingColumns, i: number): boolean {
 export function columnDoubts(columns: ReadingColumns): (ReadingDoubt | null)[] {
   const { atMs, temperatureK, humidity, byDevice } = columns;
   const doubts: (ReadingDoubt | null)[] = [];
-  let [runFrom, runStartMs] = [0, NaN];
+  let runFrom = 0;
+  let runStartMs = NaN;
+  let before: boolean | null = null;
+  // Plain assignments: a month of minutes goes through here before the first screen.
   for (let i = 0; i < atMs.length; i += 1) {
-    const [t, at] = [temperatureK[i] ?? NaN, atMs[i] ?? NaN];
+    const t = temperatureK[i] ?? NaN;
+    const at = atMs[i] ?? NaN;
     const device = byDevice(i);
     const same =
-      i > 0 &&
-      temperatureK[i - 1] === t &&
-      humidity[i - 1] === humidity[i] &&
-      byDevice(i - 1) === device;
-    if (!same) [runFrom, runStartMs] = [i, at];
+      i > 0 && temperatureK[i - 1] === t && humidity[i - 1] === humidity[i] && before === device;
+    before = device;
+    if (!same) {
+      runFrom = i;
+      runStartMs = at;
+    }
     let doubt: ReadingDoubt | null = null;
     if (!between(t, BELIEVED_ROOM_K)) doubt = 'no room so warm or cold';
     else if (atMs[i + 1] === at) doubt = 'same instant';
@@ -113,18 +118,22 @@ class Bin {
   private sumK = 0;
   private wet = 0;
   private sumWet = 0;
-  private last: ReadStep | null = null;
+  private lastMs = NaN;
+  private lastK = NaN;
+  private lastWet: number | null = null;
 
   constructor(readonly fromMs: number) {}
 
-  add(step: ReadStep): void {
+  add(atMs: number, temperatureK: number, humidity: number | null): void {
     this.count += 1;
-    this.sumK += step.temperatureK;
-    if (step.humidity !== null) {
+    this.sumK += temperatureK;
+    if (humidity !== null) {
       this.wet += 1;
-      this.sumWet += step.humidity;
+      this.sumWet += humidity;
     }
-    this.last = step;
+    this.lastMs = atMs;
+    this.lastK = temperatureK;
+    this.lastWet = humidity;
   }
 
   mean(): ReadStep {
@@ -134,8 +143,9 @@ class Bin {
 
   /** The newest of several; null where it is the only one. */
   newest(): ReadStep | null {
-    if (this.count < 2 || !this.last) return null;
-    return { ...this.last, humidity: this.last.humidity ?? this.mean().humidity };
+    if (this.count < 2) return null;
+    const humidity = this.lastWet ?? this.mean().humidity;
+    return { fromMs: this.lastMs, temperatureK: this.lastK, humidity };
   }
 }
 
@@ -159,11 +169,8 @@ export function columnSteps(columns: ReadingColumns): ReadStep[] {
       bin = null;
     }
     bin ??= new Bin(fromMs);
-    bin.add({
-      fromMs,
-      temperatureK: Math.max(COLDEST_K, temperatureK[i] ?? NaN),
-      humidity: believedHumidity(humidity[i] ?? null),
-    });
+    const warmK = Math.max(COLDEST_K, temperatureK[i] ?? NaN);
+    bin.add(fromMs, warmK, believedHumidity(humidity[i] ?? null));
     if (device) continue;
     steps.push(bin.mean());
     bin = null;
