@@ -1,3 +1,4 @@
+import { WET_ACTS } from '@/core/wet';
 import { defineRecord } from './define';
 import type { Id } from './id';
 
@@ -22,18 +23,7 @@ export const LOG_KINDS = [
   'lot removed',
   'session started',
   'session left',
-  'weighed A',
-  'added A',
-  'mixed',
-  'stir started',
-  'changed cup',
-  'stirred',
-  'ran short',
-  'poured',
-  'bubble round',
-  'looked over',
-  'covered',
-  'discarded',
+  ...WET_ACTS,
   'room temperature',
   'air noted',
   'readings added',

@@ -4,7 +4,8 @@ import { contextAt, freshDb, shopWithCoat } from '../test/shop';
 import { A, B, kinds, lastAct, started } from '../test/wet';
 import { markLot, removeLot, saveLot } from './lots';
 import { startSession } from './session';
-import { mixB, undoAct, weighA } from './wet';
+import { undoAct } from './undoAct';
+import { mixB, weighA } from './wet';
 
 async function shelf() {
   const db = freshDb();

@@ -15,9 +15,9 @@ import {
   noteReading,
   pourCoat,
   startStir,
-  undoAct,
   weighA,
 } from './wet';
+import { undoAct } from './undoAct';
 
 describe('a wet session', () => {
   it('writes each step with its log entry, and the coat’s clock starts at the pour', async () => {

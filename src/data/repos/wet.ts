@@ -2,7 +2,6 @@ import { leastFilm } from '@/core/coat';
 import { checkMix } from '@/core/resin';
 import {
   follows,
-  standing,
   type BubblesBy,
   type DiscardReason,
   type DoneAct,
@@ -10,36 +9,12 @@ import {
   type WetAct,
   type WetState,
 } from '@/core/wet';
-import {
-  asId,
-  type Batch,
-  type Coat,
-  type Id,
-  type LogEntry,
-  type Resin,
-  stateOf,
-  type WetSession,
-} from '@/records';
+import { type Batch, type Coat, type Id, type LogEntry, type Resin, stateOf } from '@/records';
 import { airThen, roomOf } from '@/shop/room';
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { act, type ActionContext, type Writer } from '../write';
-
-/** What an act of a batch reads or writes. */
-const TABLES = ['sessions', 'batches', 'coats', 'resins', 'room'] as const;
-
-interface BatchRows {
-  readonly batch: Batch;
-  readonly coats: readonly Coat[];
-  readonly resin: Resin;
-}
-
-async function readBatch(w: Writer, batchId: Id<'batch'>): Promise<BatchRows> {
-  const batch = await w.db.batches.get(batchId);
-  const resin = batch && (await w.db.resins.get(batch.resinId));
-  if (!batch || !resin) throw new StaleActionError('batch gone');
-  return { batch, resin, coats: await w.db.coats.where('batchId').equals(batchId).toArray() };
-}
+import { BATCH_TABLES, readBatch, sessionAfter, type BatchRows } from './batchRows';
 
 /** What the log tells of an act besides its kind. */
 function figuresOf(done: DoneAct, state: WetState, { sheet }: Resin): LogEntry['figures'] {
@@ -114,7 +89,7 @@ function written(
 
 /** An act that changes nothing but the batch. */
 const actOn = (db: ShopDb, context: ActionContext, batchId: Id<'batch'>, told: WetAct) =>
-  act(db, context, TABLES, async (w) => {
+  act(db, context, BATCH_TABLES, async (w) => {
     const { next, entry } = written(await readBatch(w, batchId), told, context);
     await w.put('batches', next);
     await w.log(...entry);
@@ -133,7 +108,7 @@ export function noteReading(
   batchId: Id<'batch'>,
   reading: NonNullable<Batch['reading']>,
 ): Promise<void> {
-  return act(db, context, TABLES, async (w) => {
+  return act(db, context, BATCH_TABLES, async (w) => {
     const { batch } = await readBatch(w, batchId);
     if (stateOf(batch).step === `weigh ${reading.part}`)
       await w.put('batches', { ...batch, reading });
@@ -195,7 +170,7 @@ export function pourCoat(
   coatId: Id<'coat'>,
   learned: Coat['learned'] = null,
 ): Promise<void> {
-  return act(db, context, TABLES, async (w) => {
+  return act(db, context, BATCH_TABLES, async (w) => {
     const rows = await readBatch(w, batchId);
     const coat = rows.coats.find((c) => c.id === coatId);
     if (!coat || coat.pouredMs !== null) throw new StaleActionError('coat poured');
@@ -211,17 +186,6 @@ export function pourCoat(
   });
 }
 
-/** The session after an act: over once nothing is left to be done, and open again when something is. Null: as it is. */
-function sessionAfter(
-  session: WetSession | undefined,
-  batch: Batch,
-  nowMs: number,
-): WetSession | null {
-  const endedMs = stateOf(batch).step === 'done' ? nowMs : null;
-  const same = !session || (session.endedMs === null) === (endedMs === null);
-  return same ? null : { ...session, endedMs };
-}
-
 /** One coat is covered; with the last one the session ends. */
 export function coverCoat(
   db: ShopDb,
@@ -229,7 +193,7 @@ export function coverCoat(
   batchId: Id<'batch'>,
   coatId: Id<'coat'>,
 ): Promise<void> {
-  return act(db, context, TABLES, async (w) => {
+  return act(db, context, BATCH_TABLES, async (w) => {
     const rows = await readBatch(w, batchId);
     const coat = rows.coats.find((c) => c.id === coatId);
     if (!coat) throw new StaleActionError('batch not waiting for its cover');
@@ -250,7 +214,7 @@ export function discardMix(
   batchId: Id<'batch'>,
   why: DiscardReason,
 ): Promise<void> {
-  return act(db, context, TABLES, async (w) => {
+  return act(db, context, BATCH_TABLES, async (w) => {
     const rows = await readBatch(w, batchId);
     const { next, entry } = written(rows, { is: 'discarded', why }, context);
     await w.put('batches', next);
@@ -260,79 +224,5 @@ export function discardMix(
     const session = await db.sessions.get(next.sessionId);
     const after = sessionAfter(session, next, context.nowMs);
     if (after) await w.put('sessions', after);
-  });
-}
-
-/** Coats that an act changed, by what it was. */
-function changedBy(undone: DoneAct, batch: Batch): readonly Id<'coat'>[] {
-  if (undone.is === 'poured' || undone.is === 'covered') return [asId(undone.coatId)];
-  const { poured } = stateOf(batch);
-  return undone.is === 'discarded' ? batch.coatIds.filter((id) => !poured.has(id)) : [];
-}
-
-/**
- * A coat as it was before an act that is taken back.
- * @throws StaleActionError when it is mixed anew since
- */
-function coatBefore(coat: Coat, undone: DoneAct, batch: Batch): Coat {
-  if (undone.is === 'covered') return { ...coat, coveredMs: null };
-  if (undone.is === 'poured')
-    return { ...coat, mixedMs: null, pouredMs: null, learned: null, touches: [] };
-  if (coat.batchId !== null) throw new StaleActionError('something else was done since');
-  return { ...coat, batchId: batch.id };
-}
-
-/** What was read off the scale is a reading again when its weighing is taken back. */
-const readingAfter = (undone: DoneAct, { reading }: Batch): Batch['reading'] => {
-  if (undone.is !== 'weighed A' && undone.is !== 'mixed') return reading;
-  const part = undone.is === 'mixed' ? 'B' : 'A';
-  return undone.by === 'read' || undone.by === 'to the mark' ? { part, kg: undone.kg } : null;
-};
-
-/**
- * Takes back one named act of a batch, its newest that stands; the log keeps both the act and its undoing.
- * @throws StaleActionError when that act was already taken back, or something was done since
- */
-export function undoAct(
-  db: ShopDb,
-  context: ActionContext,
-  batchId: Id<'batch'>,
-  eventId: string,
-): Promise<void> {
-  return act(db, context, TABLES, async (w) => {
-    const { batch, coats } = await readBatch(w, batchId);
-    const acts = standing(batch.events);
-    const last = acts.at(-1);
-    if (!last || !acts.some((e) => e.id === eventId))
-      throw new StaleActionError('already taken back');
-    if (last.id !== eventId) throw new StaleActionError('something else was done since');
-    const id = w.context.newId<'log'>();
-    const undone = { is: 'undone', of: last.id, id, atMs: context.nowMs } as const;
-    const next = {
-      ...batch,
-      reading: readingAfter(last, batch),
-      events: [...batch.events, undone],
-    };
-    const ids = changedBy(last, next);
-    const changed = (await db.coats.bulkGet([...ids])).filter((c) => c !== undefined);
-    if (last.is === 'discarded' && changed.length < ids.length)
-      throw new StaleActionError('something else was done since');
-    const before = changed.map((coat) => coatBefore(coat, last, next));
-    for (const coat of before) await w.put('coats', coat);
-    await w.put('batches', next);
-    const session = await db.sessions.get(next.sessionId);
-    const after = sessionAfter(session, next, context.nowMs);
-    if (after) await w.put('sessions', after);
-    const coatId = 'coatId' in last ? asId<'coat'>(last.coatId) : null;
-    const coat = coats.find((c) => c.id === coatId) ?? coats[0];
-    const about = (await db.log.get(asId<'log'>(last.id)))?.id ?? null;
-    await w.log(
-      'undone',
-      {
-        ...{ batchId, sessionId: batch.sessionId, coatId, pieceId: coat?.pieceId ?? null },
-        ...{ aboutId: about, text: last.is },
-      },
-      id,
-    );
   });
 }

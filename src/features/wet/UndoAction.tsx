@@ -1,5 +1,5 @@
 import { useAct } from '@/data/hooks';
-import { undoAct } from '@/data/repos/wet';
+import { undoAct } from '@/data/repos/undoAct';
 import type { WetView } from './model';
 import { BigAction } from './BigAction';
 import { useLastAct } from './useLastAct';

@@ -8,7 +8,7 @@ import { useState } from 'react';
 import type { BubblesBy } from '@/core/wet';
 import { useAct, useNow, useShop } from '@/data/hooks';
 import { leaveSession } from '@/data/repos/session';
-import { undoAct } from '@/data/repos/wet';
+import { undoAct } from '@/data/repos/undoAct';
 import { clockText } from '@/features/common/clockText';
 import { pieceViews, clockNow } from '@/shop/coatView';
 import { Explained } from '@/features/common/Explained';
