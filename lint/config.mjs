@@ -60,7 +60,14 @@ const zonesOf = (root) => {
     zone(
       src('app'),
       src(''),
-      ['./app', './features', './ui', './workers/server.ts', './devices/simulatedRoom.ts'],
+      [
+        './app',
+        './features',
+        './ui',
+        './workers/server.ts',
+        './devices/simulatedRoom.ts',
+        './devices/simulatedScale.ts',
+      ],
       'routes render features',
     ),
   ];

@@ -54,6 +54,7 @@ export interface Stales {
   readonly 'no place to move to': null;
   readonly 'nothing goes below it': { readonly name: string };
   readonly 'session left': null;
+  readonly 'swatch gone': null;
   readonly 'resin already mixed': null;
   readonly 'batch gone': null;
   readonly 'resin gone': null;

@@ -223,8 +223,13 @@ export class Bench {
       const { id, resinId } = seen.coat;
       const lotId = lotInUse(await shopNow(db), resinId)?.lot.id ?? null;
       return startSession(db, c, {
-        ...{ resinId, lotId, coatIds: [id], temperatureK: C + celsius },
-        ...{ targetM3: ledger.value.totalM3, targetAKg: split.aKg, targetBKg: split.bKg },
+        ...{ resinId, lotId, temperatureK: C + celsius },
+        batches: [
+          {
+            ...{ coatIds: [id], targetM3: ledger.value.totalM3 },
+            ...{ targetAKg: split.aKg, targetBKg: split.bKg },
+          },
+        ],
       });
     });
     const batch = async (db: ShopDb, row: Coat) => {

@@ -1,4 +1,4 @@
-import { plainArea } from '@/records';
+import { asId, plainArea } from '@/records';
 import type { Bench } from './acts';
 import { oldEpoxy } from './pieceSpec';
 
@@ -50,8 +50,8 @@ export function tellLampRoomTray(
     on: ['Face'],
     more: {
       colours: [
-        { name: 'teal', share: 0.2 },
-        { name: 'pearl', share: 0.08 },
+        { name: 'teal', share: 0.2, swatchId: asId('demo-swatch-teal') },
+        { name: 'pearl', share: 0.08, swatchId: asId('demo-swatch-pearl') },
       ],
       overrides: [{ line: 'cup', volumeM3: 5e-6, reason: 'a small cup for each colour' }],
     },

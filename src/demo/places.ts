@@ -85,7 +85,7 @@ function estuary(b: Bench, ago: Ago, resin: string) {
   });
   b.coat(ago(0, 6.4), name, {
     ...{ name: 'Deep water', kind: 'art', resin, on: ['Water'], thicknessM: 1.6e-3 },
-    more: { colours: [{ name: 'teal', share: 0.06 }] },
+    more: { colours: [{ name: 'teal', share: 0.06, swatchId: null }] },
   });
   b.coat(ago(0, 6.35), name, {
     ...{ name: 'Wave 1', kind: 'line', resin, on: ['Water'], more: { line: wave(0.03) } },
@@ -140,7 +140,7 @@ function bufferPlate(b: Bench, ago: Ago, resin: string) {
   for (const [i, cell] of ['Red', 'Cream', 'Green', 'Black'].entries())
     b.coat(ago(0, 6.15 - i * 0.02), name, {
       ...{ name: `${cell} cell`, kind: 'art', resin, on: [cell], thicknessM: 1.8e-3 },
-      more: { colours: [{ name: cell.toLowerCase(), share: 0.05 }] },
+      more: { colours: [{ name: cell.toLowerCase(), share: 0.05, swatchId: null }] },
     });
   b.coat(ago(0, 6), name, {
     ...{ name: 'Flood over all', kind: 'flood', resin, thicknessM: 2e-3 },

@@ -10,6 +10,7 @@ import { tellDoorNumerals } from './doorNumerals';
 import { LENS_BOX, lensOutline, lensPhoto, lensPlan } from './lampLens';
 import { tellLampRoomTray } from './lampRoomTray';
 import { tellPlaces } from './places';
+import { tellSwatches } from './swatches';
 import { hangingPlate, paddleOutline } from './paddle';
 import { oldEpoxy } from './pieceSpec';
 import { dimpledDisc } from './pictures';
@@ -277,6 +278,7 @@ export async function tellStory(db: ShopDb, endMs: number): Promise<void> {
   story.at(ago(21, 3.5), (db2, c) => saveSettings(db2, c, { ...DEFAULT_SETTINGS, person: 'Ines' }));
   for (const resin of DEMO_RESINS) story.at(ago(21, 3), (db2, c) => saveResin(db2, c, resin));
   for (const lot of demoLots(ago)) story.at(ago(21, 2.9), (db2, c) => saveLot(db2, c, lot));
+  tellSwatches(story, ago);
   for (const id of DEMO_OPENED) story.at(ago(21, 2.8), (db2, c) => markLot(db2, c, id, 'openedMs'));
   b.note(
     ago(21, 2),

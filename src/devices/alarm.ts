@@ -22,3 +22,19 @@ export function ring(): void {
     // A machine without sound still shows it.
   }
 }
+
+/** Tells the system as well, where it was allowed and the page is not in sight. */
+export function notify(words: string): void {
+  if (typeof Notification === 'undefined' || Notification.permission !== 'granted') return;
+  if (document.visibilityState === 'visible' || words === '') return;
+  try {
+    new Notification('Bilamina', { body: words, tag: 'bilamina-wet' });
+  } catch {
+    // Some machines only take them from a worker: the page still shows it.
+  }
+}
+
+/** Whether the system was asked, and what it said; null: it cannot. */
+export const notifyAllowed = (): NotificationPermission | null =>
+  typeof Notification === 'undefined' ? null : Notification.permission;
+export const askToNotify = (): Promise<NotificationPermission> => Notification.requestPermission();

@@ -25,8 +25,16 @@ export interface Batch {
   readonly targetM3: number;
   readonly targetAKg: number;
   readonly targetBKg: number;
+  /** Colours that are cut out of it before the pour, each into a cup of its own, kg, in the order of cutting. */
+  readonly cups: readonly {
+    readonly coatId: Id<'coat'>;
+    readonly colour: string;
+    readonly kg: number;
+  }[];
+  /** What a scale that is followed shows with the empty cup on it, kg; null: not tared. */
+  readonly tareKg: number | null;
   /** What the scale was said to show for the part being weighed, before it is in; kept over a reload. */
-  readonly reading: { readonly part: 'A' | 'B'; readonly kg: number } | null;
+  readonly reading: { readonly part: 'A' | 'B' | 'cup'; readonly kg: number } | null;
   /** What was done, in the order of writing; each stands in the log under the same id. */
   readonly events: readonly WetEvent[];
 }
@@ -34,16 +42,20 @@ export interface Batch {
 const known = new WeakMap<readonly WetEvent[], WetState>();
 
 /** Where a batch stands, by what was done with it. */
-export function stateOf({ events, coatIds }: Pick<Batch, 'events' | 'coatIds'>): WetState {
+export function stateOf({
+  events,
+  coatIds,
+  cups,
+}: Pick<Batch, 'events' | 'coatIds' | 'cups'>): WetState {
   const before = known.get(events);
   if (before) return before;
-  const state = wetState(events, coatIds);
+  const state = wetState(events, { coatIds, cups });
   known.set(events, state);
   return state;
 }
 
 /** Each kind of event with what it tells of itself. */
-function event({ Joi, id, instant, listOf, mass, number, oneOf }: Parts) {
+function event({ Joi, id, instant, listOf, mass, name, number, oneOf }: Parts) {
   const own = { id: id(), atMs: instant() };
   const of = (is: string, told: Parameters<typeof Joi.object>[0] = {}) => ({
     is,
@@ -51,13 +63,19 @@ function event({ Joi, id, instant, listOf, mass, number, oneOf }: Parts) {
   });
   const weighed = { kg: mass(), by: oneOf(WEIGHED_BY) };
   const coatId = { coatId: id() };
-  const plain = ['stir started', 'changed cup', 'stirred'];
+  const plain = [
+    ...['stir started', 'stir paused', 'stir resumed', 'changed cup', 'stirred', 'left'],
+  ];
+  const cup = { ...coatId, colour: name() };
   return listOf(
     Joi.alternatives().conditional('.is', {
       switch: [
         of('weighed A', weighed),
-        of('added A', { kg: mass() }),
+        of('added A', weighed),
         of('mixed', weighed),
+        of('cup cut', { ...cup, ...weighed }),
+        of('cup left out', cup),
+        of('cup weighed', weighed),
         of('poured', coatId),
         of('bubble round', { ...coatId, by: oneOf(BUBBLES_BY) }),
         of('looked over', coatId),
@@ -80,16 +98,16 @@ export const BATCHES = defineRecord<Batch>()({
     { field: 'resinId', table: 'resins' },
     { field: 'lotId', table: 'lots' },
   ],
-  defaults: { lotId: null, measure: 'weight', reading: null, events: [] },
+  defaults: { lotId: null, measure: 'weight', cups: [], tareKg: null, reading: null, events: [] },
   // An act that cannot follow what was done before it was never done.
-  meaning: ({ events, coatIds }) => {
-    const wrong = firstWrong(events, coatIds);
+  meaning: ({ events, coatIds, cups }) => {
+    const wrong = firstWrong(events, { coatIds, cups });
     return wrong === null
       ? []
       : [{ code: 'out-of-order', path: ['events', wrong], value: wrong, allowed: { min: 0 } }];
   },
   schema: (parts) => {
-    const { Joi, id, mass, maybeId, number, oneOf } = parts;
+    const { Joi, id, listOf, mass, maybeId, name, number, oneOf } = parts;
     return {
       id: id(),
       sessionId: id(),
@@ -100,7 +118,10 @@ export const BATCHES = defineRecord<Batch>()({
       targetM3: number().greater(0).max(1),
       targetAKg: mass(),
       targetBKg: mass(),
-      reading: Joi.object({ part: oneOf(['A', 'B']), kg: mass() })
+      cups: listOf(Joi.object({ coatId: id(), colour: name(), kg: mass() }), 60),
+      // A scale may show less than nothing.
+      tareKg: number().min(-100).max(100).allow(null),
+      reading: Joi.object({ part: oneOf(['A', 'B', 'cup']), kg: mass() })
         .allow(null)
         .required(),
       events: event(parts),

@@ -43,7 +43,7 @@ export interface Coat {
   /** Lines of the ledger that the user set. */
   readonly overrides: readonly LedgerOverride[];
   /** Colours of an art coat and their shares of the mix; what is left is the clear ground. */
-  readonly colours: readonly { readonly name: string; readonly share: number }[];
+  readonly colours: readonly CoatColour[];
   readonly restS: number;
   readonly reserve: ReserveSchool;
   readonly batchId: Id<'batch'> | null;
@@ -56,6 +56,13 @@ export interface Coat {
   /** What a finger found on it or on its witness, and when; empty before the pour. */
   readonly touches: readonly CoatTouch[];
 }
+/** A colour of an art coat: its share of the mix, and the swatch that it is mixed by, where there is one. */
+export interface CoatColour {
+  readonly name: string;
+  readonly share: number;
+  readonly swatchId: Id<'swatch'> | null;
+}
+
 export interface CoatTouch {
   readonly atMs: number;
   readonly found: TouchFind;
@@ -140,6 +147,7 @@ export const COATS = defineRecord<Coat>()({
     { field: 'areaIds', table: 'areas' },
     { field: 'resinId', table: 'resins' },
     { field: 'batchId', table: 'batches' },
+    { field: 'colours.swatchId', table: 'swatches' },
   ],
   defaults: {
     ...PLAIN,
@@ -186,7 +194,10 @@ export const COATS = defineRecord<Coat>()({
       freesDams: flag(),
       silicone: flag(),
       overrides: listOf(override(parts), LEDGER_LINES.length).unique('line'),
-      colours: listOf(Joi.object({ name: name(), share: number().greater(0).max(1) }), 12),
+      colours: listOf(
+        Joi.object({ name: name(), share: number().greater(0).max(1), swatchId: maybeId() }),
+        12,
+      ),
       restS: number().min(0).max(86400),
       reserve: reserveSchema,
       batchId: maybeId(),

@@ -1,3 +1,4 @@
+import type { Point } from '@/core/geometry';
 import { DEFECT_KINDS, type DefectKind } from '@/core/piece';
 import { defineRecord } from './define';
 import type { Id } from './id';
@@ -8,6 +9,8 @@ export interface Defect {
   readonly coatId: Id<'coat'> | null;
   readonly kind: DefectKind;
   readonly note: string;
+  /** Where it is on the plan of an area, m; null: not told. */
+  readonly at: { readonly areaId: Id<'area'>; readonly point: Point } | null;
   readonly foundMs: number;
   readonly repairedMs: number | null;
 }
@@ -18,14 +21,16 @@ export const DEFECTS = defineRecord<Defect>()({
   references: [
     { field: 'pieceId', table: 'pieces' },
     { field: 'coatId', table: 'coats' },
+    { field: 'at.areaId', table: 'areas' },
   ],
-  defaults: { coatId: null, note: '', repairedMs: null },
-  schema: ({ id, instant, maybeId, maybeInstant, oneOf, text }) => ({
+  defaults: { coatId: null, note: '', at: null, repairedMs: null },
+  schema: ({ Joi, id, instant, maybeId, maybeInstant, oneOf, point, text }) => ({
     id: id(),
     pieceId: id(),
     coatId: maybeId(),
     kind: oneOf(DEFECT_KINDS),
     note: text(2000),
+    at: Joi.object({ areaId: id(), point: point() }).allow(null).required(),
     foundMs: instant(),
     repairedMs: maybeInstant(),
   }),

@@ -20,7 +20,14 @@ export {
 export { plainArea } from './plainArea';
 export type { Draft } from './draft';
 export { BATCHES, MEASURES, stateOf, type Batch } from './batch';
-export { COATS, plainCoat, type Coat, type CoatTouch, type DrawnLine } from './coat';
+export {
+  COATS,
+  plainCoat,
+  type Coat,
+  type CoatColour,
+  type CoatTouch,
+  type DrawnLine,
+} from './coat';
 export type { Defect } from './defect';
 export { LAYERS, type Layer, type LayerState } from './layer';
 export { LOTS, type Lot } from './lot';
@@ -29,7 +36,17 @@ export type { Photo } from './photo';
 export { PIECES, type HardwareMark, type LevelReading, type Piece } from './piece';
 export { RESINS, type Resin } from './resin';
 export type { WetSession } from './session';
-export { DEFAULT_SETTINGS, ROOM_WEATHERS, type RoomSensorChoice, type Settings } from './settings';
+export {
+  BAUDS,
+  BENCH_LOOKS,
+  DEFAULT_SETTINGS,
+  ROOM_WEATHERS,
+  type LossFactor,
+  type RoomSensorChoice,
+  type ScaleChoice,
+  type Settings,
+} from './settings';
+export { SWATCHES, type Swatch, type SwatchTrial } from './swatch';
 export { TASKS, type PrepRecord } from './task';
 export { TEMPLATES, type Template, type TemplateStep } from './template';
 export { readingsOf, roomDayId, roomDays, withReadings, type SourcedReading } from './roomDays';

@@ -13,16 +13,16 @@ const rowsOf = (table: TableName): Row[] =>
 
 /** Fields that may be null: nothing is known yet. */
 const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {
-  settings: ['lastBackupMs', 'sensor'],
+  settings: ['lastBackupMs', 'sensor', 'scale'],
   resins: ['price', 'learnsFromMs'],
   pieces: ['level', 'turnedMs', 'dueMs'],
   areas: ['partOf'],
   layers: ['over'],
   lots: ['openedMs', 'bestBeforeMs', 'fullAKg', 'fullBKg', 'emptyMs'],
   sessions: ['endedMs'],
-  batches: ['lotId', 'reading'],
+  batches: ['lotId', 'reading', 'tareKg'],
   coats: ['batchId', 'learned', 'pouredMs', 'coveredMs', 'line'],
-  defects: ['coatId', 'repairedMs'],
+  defects: ['coatId', 'repairedMs', 'at'],
   photos: ['defectId'],
   drafts: ['pieceId'],
   tasks: ['coatId', 'doneMs', 'result', 'order', 'method', 'limit', 'own'],

@@ -1,4 +1,5 @@
 import type { ReserveSchool } from '@/core/coat';
+import { COAT_KINDS, SUPPORTS, type CoatKind, type Support } from '@/core/piece';
 import { DEFAULT_SCHOOLS, type PrepSchools } from '@/core/prep';
 import type { UnitSystem } from '@/core/units';
 import { defineRecord } from './define';
@@ -12,6 +13,27 @@ export interface RoomSensorChoice {
   readonly weather: (typeof ROOM_WEATHERS)[number];
   /** How fast its weather goes by. */
   readonly hoursPerMinute: number;
+}
+
+/** A scale that is followed at the bench: the simulated one, or one on a serial port. */
+export type ScaleChoice =
+  | { readonly kind: 'simulated'; readonly stepKg: number }
+  | { readonly kind: 'serial'; readonly baud: number };
+/** Looks of the bench: paper by day, dark in a dim room. */
+export const BENCH_LOOKS = ['paper', 'dark'] as const;
+/** Rates that a scale on a serial port may speak at. */
+export const BAUDS = [1200, 2400, 4800, 9600, 19_200, 38_400, 57_600, 115_200] as const;
+
+/** What coats of a kind on a support took of the mix against what was planned for them, learned and accepted. */
+export interface LossFactor {
+  readonly support: Support;
+  readonly kind: CoatKind;
+  /** What was used for each that was planned. */
+  readonly factor: number;
+  /** From how many pours, and how far apart they lay (standard deviation of the factor). */
+  readonly count: number;
+  readonly spread: number;
+  readonly acceptedMs: number;
 }
 
 /** What the whole shop has chosen. */
@@ -29,6 +51,10 @@ export interface Settings {
   readonly sensor: RoomSensorChoice | null;
   /** Alarms of a wet session are sounded. */
   readonly sound: boolean;
+  /** Null: readings are told by hand. */
+  readonly scale: ScaleChoice | null;
+  readonly benchLook: (typeof BENCH_LOOKS)[number];
+  readonly losses: readonly LossFactor[];
   readonly reserve: ReserveSchool;
   readonly rule: 'five' | 'six';
   /** Sign of the shop’s own currency, and what cup, stick and gloves of a batch cost in it. */
@@ -49,6 +75,9 @@ export const DEFAULT_SETTINGS: Settings = {
   closesMin: 18 * 60 + 30,
   sensor: null,
   sound: true,
+  scale: null,
+  benchLook: 'paper',
+  losses: [],
   reserve: { by: 'risk', confidence: 0.95 },
   rule: 'five',
   currency: '£',
@@ -63,7 +92,7 @@ export const SETTINGS = defineRecord<Settings>()({
   references: [],
   defaults: DEFAULT_SETTINGS,
   schema: (parts) => {
-    const { Joi, maybeInstant, number, oneOf, schools, text } = parts;
+    const { Joi, instant, listOf, maybeInstant, number, oneOf, schools, text } = parts;
     return {
       id: oneOf(['shop']),
       units: oneOf(['metric', 'us']),
@@ -73,6 +102,29 @@ export const SETTINGS = defineRecord<Settings>()({
       opensMin: number().integer().min(0).max(1439),
       closesMin: number().integer().greater(Joi.ref('opensMin')).max(1440),
       sound: parts.flag(),
+      scale: Joi.alternatives()
+        .conditional('.kind', {
+          is: 'serial',
+          then: Joi.object({ kind: oneOf(['serial']), baud: oneOf(BAUDS) }),
+          otherwise: Joi.object({
+            kind: oneOf(['simulated']),
+            stepKg: oneOf([0.0001, 0.001]),
+          }),
+        })
+        .allow(null)
+        .required(),
+      benchLook: oneOf(BENCH_LOOKS),
+      losses: listOf(
+        Joi.object({
+          support: oneOf(SUPPORTS),
+          kind: oneOf(COAT_KINDS),
+          factor: number().min(0.2).max(5),
+          count: number().integer().min(1).max(1e6),
+          spread: number().min(0).max(5),
+          acceptedMs: instant(),
+        }),
+        200,
+      ),
       reserve: parts.reserveSchema,
       rule: oneOf(['five', 'six']),
       currency: Joi.string().trim().min(1).max(4).required(),

@@ -13,12 +13,13 @@ import { RESINS } from './resin';
 import { ROOM } from './room';
 import { SESSIONS } from './session';
 import { SETTINGS } from './settings';
+import { SWATCHES } from './swatch';
 import { TASKS } from './task';
 import { TEMPLATES } from './template';
 
 /** Every table of the shop. A new one is a file of its own and its name here. */
 const ALL = [
-  ...[SETTINGS, PIECES, AREAS, RESINS, LOTS, COATS, LAYERS, SESSIONS, BATCHES],
+  ...[SETTINGS, PIECES, AREAS, RESINS, LOTS, SWATCHES, COATS, LAYERS, SESSIONS, BATCHES],
   ...[DEFECTS, PHOTOS, TASKS, TEMPLATES, ROOM, DRAFTS, LOG],
 ] as const;
 type Definition = (typeof ALL)[number];

@@ -74,6 +74,7 @@ const shopOf = (rows: Partial<ShopRows>) =>
       layers: [],
       room: [],
       lots: [],
+      swatches: [],
     },
     ...rows,
   }).shop;
@@ -91,7 +92,7 @@ describe('what a piece asks for', () => {
   it('a defect goes before everything else; one that was repaired asks for nothing', () => {
     const defect: Defect = {
       ...{ id: asId('d'), pieceId: piece.id, coatId: null, kind: 'bubbles', note: '' },
-      ...{ foundMs: 0, repairedMs: null },
+      ...{ at: null, foundMs: 0, repairedMs: null },
     };
     expect(kinds({ coats: [coat(1)], defects: [defect] })).toEqual(['put right', 'prepare']);
     const repaired = { ...defect, repairedMs: 1 };

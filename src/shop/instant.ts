@@ -50,22 +50,28 @@ export interface PieceAt {
   readonly asks: readonly Ask[];
 }
 
-/** A wet session that is open. */
-export interface SessionAt {
-  readonly session: WetSession;
+/** One batch of a wet session. */
+export interface BatchAt {
   readonly batch: Batch;
   /** What was done with it so far. */
   readonly done: WetState;
   readonly step: BatchStep;
-  readonly resin: Resin;
   readonly coats: readonly Coat[];
   /** What is in the cup, or will be, kg, and how long that can be worked, ms. */
   readonly massKg: number;
   readonly workingMs: number;
-  /** The room that it is worked in, K. */
-  readonly roomK: number;
   /** When the mix can no longer be worked; null before it is mixed. */
   readonly workingEndsMs: number | null;
+}
+
+/** A wet session that is open, with the batch that comes first now. */
+export interface SessionAt extends BatchAt {
+  readonly session: WetSession;
+  readonly resin: Resin;
+  /** The room that it is worked in, K. */
+  readonly roomK: number;
+  /** All its batches, in the order in which they were planned. */
+  readonly batches: readonly BatchAt[];
 }
 
 /** The shop at one instant: made once, and asked by strip, frame, Today and cards alike. */
@@ -136,22 +142,46 @@ function workingEnd(sheet: ResinSheet, massKg: number, room: Room, fromMs: numbe
   return instantAtRipe(room.steps, fromMs, ripeS, sheet);
 }
 
-/** A session as it stands; null when its batch or its resin is gone. */
-export function sessionAt(shop: Shop, session: WetSession, nowMs: number): SessionAt | null {
-  const batch = shop.batches.find((b) => b.sessionId === session.id);
-  const resin = byId(shop.resins, session.resinId);
-  if (!batch || !resin) return null;
+function batchAt(shop: Shop, batch: Batch, { sheet }: Resin, nowMs: number): BatchAt {
   const done = stateOf(batch);
   const massKg = (done.aKg ?? batch.targetAKg) + (done.bKg ?? batch.targetBKg);
   const fromMs = done.mixedMs ?? nowMs;
-  const endsMs = workingEnd(resin.sheet, massKg, shop.room, fromMs);
+  const endsMs = workingEnd(sheet, massKg, shop.room, fromMs);
   return {
-    ...{ session, batch, done, resin, massKg, workingMs: endsMs - fromMs },
-    roomK: airThen(shop.room.steps, nowMs).temperatureK,
-    step: done.step,
-    coats: session.coatIds.flatMap((id) => byId(shop.coats, id) ?? []),
+    ...{ batch, done, step: done.step, massKg, workingMs: endsMs - fromMs },
+    coats: batch.coatIds.flatMap((id) => byId(shop.coats, id) ?? []),
     workingEndsMs: done.mixedMs === null ? null : endsMs,
   };
+}
+
+/** What comes first: mixed resin that is poured, then what lies open, then what is mixed next. */
+const FIRST: readonly BatchStep[] = [
+  ...(['pour', 'cups', 'stirring', 'stir', 'cover', 'weigh B', 'weigh A', 'done'] as const),
+];
+
+/**
+ * A session as it stands; null when its batches or its resin are gone.
+ * @param chosenId the batch that is looked at, while something is left to be done with it
+ */
+export function sessionAt(
+  shop: Shop,
+  session: WetSession,
+  nowMs: number,
+  chosenId: string | null = null,
+): SessionAt | null {
+  const resin = byId(shop.resins, session.resinId);
+  if (!resin) return null;
+  const place = ({ coatIds: [id] }: Batch) => (id ? session.coatIds.indexOf(id) : -1);
+  const batches = shop.batches
+    .filter((b) => b.sessionId === session.id)
+    .sort((a, b) => place(a) - place(b))
+    .map((batch) => batchAt(shop, batch, resin, nowMs));
+  const chosen = batches.find((b) => b.batch.id === chosenId && b.step !== 'done');
+  const [first] = [...batches].sort((a, b) => FIRST.indexOf(a.step) - FIRST.indexOf(b.step));
+  const here = chosen ?? first;
+  if (!here) return null;
+  const roomK = airThen(shop.room.steps, nowMs).temperatureK;
+  return { ...here, session, resin, roomK, batches };
 }
 
 /** A piece with what it asks for. */

@@ -69,7 +69,16 @@ const ROWS: ShopRows = {
   areas: [area('a'), area('b')],
   resins: [resin('r', 'Clear')],
   coats: [coat('a', 2), coat('a', 1), coat('b', 1)],
-  ...{ sessions: [], batches: [], defects: [], tasks: [], templates: [], layers: [], lots: [] },
+  ...{
+    sessions: [],
+    batches: [],
+    defects: [],
+    tasks: [],
+    templates: [],
+    layers: [],
+    lots: [],
+    swatches: [],
+  },
   room: [day(2, 293), day(1, 291)],
 };
 const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;

@@ -14,6 +14,7 @@ import {
   RECORDS,
   type Resin,
   type Settings,
+  type Swatch,
   type Tables,
   type Template,
   type WetSession,
@@ -32,6 +33,8 @@ export interface Shop {
   readonly resins: readonly Resin[];
   /** Bottles of resins, by name. */
   readonly lots: readonly Lot[];
+  /** Colours as recipes, by name. */
+  readonly swatches: readonly Swatch[];
   /** From the ground up. */
   readonly coats: readonly Coat[];
   readonly layers: readonly Layer[];

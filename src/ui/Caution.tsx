@@ -12,7 +12,7 @@ export function Caution({ title, children }: { title: string; children: ReactNod
       gap="3"
       bg="oxideWash"
       borderWidth="1px"
-      borderColor="#dba999"
+      borderColor="oxide"
       p="3"
       fontSize="sm"
       color="ink"

@@ -1,5 +1,5 @@
 import { normalQuantile } from '../numeric';
-import { fail, ok, type Result } from '../result';
+import { assert, fail, ok, type Result } from '../result';
 import type { LedgerInput } from './input';
 import { coatLedger, sigmaOf, type Ledger } from './ledger';
 import type { LedgerLine } from './ledgerLine';
@@ -49,7 +49,24 @@ export function planBatch(inputs: readonly LedgerInput[]): Result<BatchPlan> {
     r.ok ? [] : r.issues.map((issue) => ({ ...issue, path: ['coats', i, ...issue.path] })),
   );
   if (issues.length > 0) return fail(...issues);
-  const ledgers = read.flatMap((r) => (r.ok ? [r.value] : []));
+  return ok(
+    combineBatch(
+      read.flatMap((r, i) => (r.ok && inputs[i] ? [{ input: inputs[i], ledger: r.value }] : [])),
+    ),
+  );
+}
+
+/**
+ * What one batch comes to for coats whose ledgers are worked out: see {@link planBatch}.
+ * @throws RangeError without a coat
+ */
+export function combineBatch(
+  parts: readonly { readonly input: LedgerInput; readonly ledger: Ledger }[],
+): BatchPlan {
+  const inputs = parts.map((p) => p.input);
+  const ledgers = parts.map((p) => p.ledger);
+  const [first] = inputs;
+  assert(first !== undefined, 'combineBatch', parts.length);
   const pouredM3 = ledgers.reduce((s, l) => s + l.pouredM3, 0);
   const oldest = inputs.reduce((a, b) => (b.restS > a.restS ? b : a));
   const own = ledgers.length === 1 ? ledgers[0]?.lines.find((l) => l.id === 'cup') : undefined;
@@ -65,10 +82,10 @@ export function planBatch(inputs: readonly LedgerInput[]): Result<BatchPlan> {
   const cupShare = first.reserve.by === 'share' ? first.reserve.share * cup.volumeM3 : 0;
   const reserveM3 = z * sigmaM3 + shares + cupShare;
   const totalM3 = neededM3 + reserveM3;
-  return ok({
+  return {
     coats: ledgers.map((ledger) => ({ ledger, pouredM3: ledger.pouredM3 })),
     ...{ cup, reserveM3, neededM3, sigmaM3, totalM3 },
     totalKg: totalM3 * first.densityKgM3,
     enough: normalShareBelow(reserveM3 / sigmaM3),
-  });
+  };
 }

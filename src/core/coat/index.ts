@@ -1,6 +1,6 @@
 export { coatLedger, DEFAULT_REST_S, type Ledger } from './ledger';
 export type { LedgerLine } from './ledgerLine';
-export { planBatch, type BatchCoat, type BatchPlan } from './batch';
+export { combineBatch, planBatch, type BatchCoat, type BatchPlan } from './batch';
 export {
   BAND_M,
   bandFilm,

@@ -65,11 +65,11 @@ export function alarmsOf(
   const tell = (is: Alarm['is'], atMs: number, coatId: string | null = null) =>
     alarms.push({ id: [is, coatId ?? '', Math.round(atMs)].join('/'), is, atMs, coatId });
   const { step, stirStartedMs, stirredMs, poured, covered } = state;
-  if (step === 'stirring' && stirStartedMs !== null)
-    tell('stirred enough', stirStartedMs + wantedS * 1000);
+  if (step === 'stirring' && stirStartedMs !== null && state.pausedMs === null)
+    tell('stirred enough', stirStartedMs + state.idleMs + wantedS * 1000);
   if (step === 'pour' && stirredMs !== null && poured.size === 0)
     tell('rested', stirredMs + CUP_REST_S.from * 1000);
-  const pouring = step === 'stir' || step === 'stirring' || step === 'pour';
+  const pouring = step === 'stir' || step === 'stirring' || step === 'cups' || step === 'pour';
   if (pouring && workingEndsMs !== null) {
     tell('soon over', workingEndsMs - SOON_MS);
     tell('time over', workingEndsMs);
@@ -77,7 +77,7 @@ export function alarmsOf(
   for (const [coatId, pouredMs] of poured) {
     const round = nextRound(state, coatId);
     if (round) tell('bubble round', round.fromMs, coatId);
-    if (!covered.has(coatId)) tell('cover', pouredMs + COVER_MS, coatId);
+    if (!covered.has(coatId) && state.leftMs === null) tell('cover', pouredMs + COVER_MS, coatId);
   }
   return alarms.sort((a, b) => a.atMs - b.atMs);
 }

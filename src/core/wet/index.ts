@@ -13,7 +13,17 @@ export {
   type WetActKind,
   type WetEvent,
 } from './event';
-export { BATCH_STEPS, firstWrong, follows, wetState, type BatchStep, type WetState } from './state';
+export {
+  BATCH_STEPS,
+  cupKey,
+  firstWrong,
+  follows,
+  wetState,
+  type BatchStep,
+  type Used,
+  type WetJob,
+  type WetState,
+} from './state';
 export { ALARMS, alarmsOf, COVER_MS, dueAt, nextRound, ROUND_MS, type Alarm } from './alarms';
 export { flowAt, flowMarks, FLOWS, type Flow, type FlowMarks } from './marks';
 export {
@@ -23,3 +33,17 @@ export {
   type GatherCheck,
   type GatherInput,
 } from './gatherChecks';
+export {
+  colourCups,
+  colourLoad,
+  contrastRatio,
+  HIDES,
+  PIGMENT_FORMS,
+  type ColourCup,
+  type ColourLoad,
+  type Pigment,
+  type PigmentForm,
+  type PlannedColour,
+} from './cups';
+export { MOST_COATS, shareOut, type Judged } from './split';
+export { STROKES, strokesOf, type Stroke, type StrokeCoat } from './strokes';

@@ -5,6 +5,7 @@ import { standing, type WetAct, type WetEvent } from './event';
 import { BATCH_STEPS, firstWrong, follows, wetState } from './state';
 
 const COATS = ['one', 'two'];
+const JOB = { coatIds: COATS, cups: [] };
 const MIN = 60_000;
 let serial = 0;
 const done = (act: WetAct, atMin = (serial += 1)): WetEvent => ({
@@ -20,11 +21,11 @@ const MIXED: readonly WetEvent[] = [
 ];
 const pour = (coatId: string, atMin: number) => done({ is: 'poured', coatId }, atMin);
 const cover = (coatId: string, atMin: number) => done({ is: 'covered', coatId }, atMin);
-const at = (...events: WetEvent[]) => wetState([...MIXED, ...events], COATS);
+const at = (...events: WetEvent[]) => wetState([...MIXED, ...events], JOB);
 
 describe('a batch is what was done with it', () => {
   it('goes from one step to the next, each coat by itself', () => {
-    const steps = MIXED.map((_, i) => wetState(MIXED.slice(0, i), COATS).step);
+    const steps = MIXED.map((_, i) => wetState(MIXED.slice(0, i), JOB).step);
     expect(steps).toEqual(['weigh A', 'weigh B', 'stir', 'stirring']);
     expect(at().step).toBe('pour');
     expect(at(pour('one', 9)).step).toBe('pour');
@@ -36,8 +37,12 @@ describe('a batch is what was done with it', () => {
   });
   it('part A that is added counts, and is assumed', () => {
     const more = wetState(
-      [MIXED[0] as WetEvent, done({ is: 'added A', kg: 0.01 }), done({ is: 'added A', kg: 0.02 })],
-      COATS,
+      [
+        MIXED[0] as WetEvent,
+        done({ is: 'added A', kg: 0.01, by: 'assumed' }),
+        done({ is: 'added A', kg: 0.02, by: 'assumed' }),
+      ],
+      JOB,
     );
     expect([more.aKg?.toFixed(9), more.addedAKg.toFixed(9), more.aBy]).toEqual([
       '0.130000000',
@@ -48,14 +53,14 @@ describe('a batch is what was done with it', () => {
   it('the cup is changed once while it is stirred; what ran short is told of a coat of the batch', () => {
     const stirring = MIXED.slice(0, 3);
     const changed = [...stirring, done({ is: 'changed cup' }, 5)];
-    expect(wetState(changed, COATS)).toMatchObject({ step: 'stirring', changedCupMs: 5 * MIN });
-    expect(follows(wetState(changed, COATS), { is: 'changed cup' }, COATS)).toBe(false);
-    expect(follows(at(), { is: 'changed cup' }, COATS)).toBe(false);
+    expect(wetState(changed, JOB)).toMatchObject({ step: 'stirring', changedCupMs: 5 * MIN });
+    expect(follows(wetState(changed, JOB), { is: 'changed cup' }, JOB)).toBe(false);
+    expect(follows(at(), { is: 'changed cup' }, JOB)).toBe(false);
     const short = (coatId: string, share: number) => ({ is: 'ran short', coatId, share }) as const;
-    expect(follows(at(), short('one', 0.25), COATS)).toBe(true);
-    expect(follows(at(), short('one', 0), COATS)).toBe(false);
-    expect(follows(at(), short('three', 0.25), COATS)).toBe(false);
-    expect(follows(wetState(changed, COATS), short('one', 0.25), COATS)).toBe(false);
+    expect(follows(at(), short('one', 0.25), JOB)).toBe(true);
+    expect(follows(at(), short('one', 0), JOB)).toBe(false);
+    expect(follows(at(), short('three', 0.25), JOB)).toBe(false);
+    expect(follows(wetState(changed, JOB), short('one', 0.25), JOB)).toBe(false);
     expect(at(pour('one', 9), done(short('one', 0.25), 10)).short.get('one')).toBe(0.25);
   });
   it('what is thrown away ends it, once what was poured is covered', () => {
@@ -63,11 +68,11 @@ describe('a batch is what was done with it', () => {
     expect(at(away).step).toBe('done');
     expect(at(pour('one', 9), away).step).toBe('cover');
     expect(at(pour('one', 9), away, cover('one', 61)).step).toBe('done');
-    expect(follows(at(away), { is: 'poured', coatId: 'one' }, COATS)).toBe(false);
+    expect(follows(at(away), { is: 'poured', coatId: 'one' }, JOB)).toBe(false);
     // Before B met A there is nothing mixed to throw away; after the last pour nothing is left.
-    expect(follows(wetState([], COATS), { is: 'discarded', why: 'spilt' }, COATS)).toBe(false);
+    expect(follows(wetState([], JOB), { is: 'discarded', why: 'spilt' }, JOB)).toBe(false);
     const all = at(pour('one', 9), pour('two', 11));
-    expect(follows(all, { is: 'discarded', why: 'spilt' }, COATS)).toBe(false);
+    expect(follows(all, { is: 'discarded', why: 'spilt' }, JOB)).toBe(false);
   });
   it('an act that is taken back was not done, by the order of writing and not by the clock', () => {
     const late = pour('one', 5);
@@ -76,14 +81,14 @@ describe('a batch is what was done with it', () => {
     expect(standing([...MIXED, late, back])).toHaveLength(4);
   });
   it('a list with an act that could not follow is found out, at its place', () => {
-    expect(firstWrong([...MIXED, pour('one', 9)], COATS)).toBeNull();
-    expect(firstWrong([...MIXED, pour('three', 9)], COATS)).toBe(4);
-    expect(firstWrong([...MIXED, cover('one', 9)], COATS)).toBe(4);
-    expect(firstWrong(MIXED.slice(1), COATS)).toBe(0);
-    expect(firstWrong([...MIXED, MIXED[3] as WetEvent], COATS)).toBe(4);
+    expect(firstWrong([...MIXED, pour('one', 9)], JOB)).toBeNull();
+    expect(firstWrong([...MIXED, pour('three', 9)], JOB)).toBe(4);
+    expect(firstWrong([...MIXED, cover('one', 9)], JOB)).toBe(4);
+    expect(firstWrong(MIXED.slice(1), JOB)).toBe(0);
+    expect(firstWrong([...MIXED, MIXED[3] as WetEvent], JOB)).toBe(4);
     const wrongUndo: WetEvent = { is: 'undone', of: MIXED[0]?.id ?? '', id: 'w', atMs: 0 };
-    expect(firstWrong([...MIXED, wrongUndo], COATS)).toBe(4);
-    expect(firstWrong([done({ is: 'weighed A', kg: 0, by: 'read' })], COATS)).toBe(0);
+    expect(firstWrong([...MIXED, wrongUndo], JOB)).toBe(4);
+    expect(firstWrong([done({ is: 'weighed A', kg: 0, by: 'read' })], JOB)).toBe(0);
   });
 });
 
@@ -93,7 +98,7 @@ describe('10,000 seeded hands at the bench', () => {
   const acts = (): WetAct =>
     pick<WetAct>([
       { is: 'weighed A', kg: random() < 0.1 ? 0 : 0.1, by: pick(['read', 'assumed']) },
-      { is: 'added A', kg: 0.01 },
+      { is: 'added A', kg: 0.01, by: 'assumed' },
       { is: 'mixed', kg: 0.05, by: pick(['read', 'assumed', 'to the mark']) },
       { is: 'stir started' },
       { is: 'changed cup' },
@@ -120,7 +125,7 @@ describe('10,000 seeded hands at the bench', () => {
       let events: WetEvent[] = [];
       let other = events;
       for (let tap = 0; tap < 14; tap += 1) {
-        const before = wetState(events, COATS);
+        const before = wetState(events, JOB);
         if (random() < 0.15) {
           // Undo: always of the newest, seen by this tab or by one that is behind.
           const last = standing(random() < 0.5 ? events : other).at(-1);
@@ -130,18 +135,18 @@ describe('10,000 seeded hands at the bench', () => {
         }
         const act = acts();
         for (let twice = 0; twice < (random() < 0.3 ? 2 : 1); twice += 1) {
-          const here = wetState(events, COATS);
-          if (!follows(here, act, COATS)) continue;
+          const here = wetState(events, JOB);
+          if (!follows(here, act, JOB)) continue;
           events = [...events, { ...act, id: `a${run}.${tap}.${twice}`, atMs: tap }];
-          const after = wetState(events, COATS);
+          const after = wetState(events, JOB);
           if (!NEXT[here.step]?.includes(after.step))
             throw new Error(`${here.step} → ${after.step} by ${act.is}`);
           if (before.step === after.step && act.is === 'mixed') throw new Error('mixed twice');
         }
         if (random() < 0.5) other = events;
       }
-      const { aKg, bKg, mixedMs, poured, covered, step } = wetState(events, COATS);
-      if (firstWrong(events, COATS) !== null) throw new Error(JSON.stringify(events));
+      const { aKg, bKg, mixedMs, poured, covered, step } = wetState(events, JOB);
+      if (firstWrong(events, JOB) !== null) throw new Error(JSON.stringify(events));
       if ((bKg === null) !== (mixedMs === null) || (mixedMs !== null && aKg === null))
         throw new Error('mixed without both parts');
       for (const id of covered.keys()) if (!poured.has(id)) throw new Error('covered, not poured');
@@ -155,7 +160,7 @@ describe('what a batch has to tell', () => {
   const told = (...events: WetEvent[]) =>
     alarmsOf(at(...events), asked).map((a) => [a.is, a.atMs / MIN, a.coatId]);
   it('while it is stirred, rested, poured, gone over and covered', () => {
-    const stirring = alarmsOf(wetState(MIXED.slice(0, 3), COATS), asked);
+    const stirring = alarmsOf(wetState(MIXED.slice(0, 3), JOB), asked);
     expect(stirring.map((a) => [a.is, a.atMs / MIN])).toEqual([
       ['stirred enough', 7],
       ['soon over', 37],

@@ -5,12 +5,12 @@ import { ofPiece } from '@/shop/ofPiece';
 
 type Rows = readonly Record<string, unknown>[];
 
-/** What a field of a row holds, by its path with dots; a list where it holds several. */
+/** What a field of a row holds, by its path with dots; a list along the way is gone through. */
 function held(row: Record<string, unknown>, path: readonly string[]): readonly unknown[] {
-  let value: unknown = row;
-  for (const key of path) value = (value as Record<string, unknown> | undefined)?.[key];
-  if (value === null || value === undefined) return [];
-  return Array.isArray(value) ? value : [value];
+  let values: readonly unknown[] = [row];
+  for (const key of path)
+    values = values.flatMap((value) => (value as Record<string, unknown> | null)?.[key] ?? []);
+  return values;
 }
 
 /** Coats of sessions that are not over: one that was left keeps naming its coats, and one may be gone since. */

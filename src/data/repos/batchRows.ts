@@ -18,13 +18,16 @@ export async function readBatch(w: Writer, batchId: Id<'batch'>): Promise<BatchR
   return { batch, resin, coats: await w.db.coats.where('batchId').equals(batchId).toArray() };
 }
 
-/** The session after an act: over once nothing is left to be done, and open again when something is. Null: as it is. */
-export function sessionAfter(
+/**
+ * The session after an act: over once nothing is left to be done with any of its batches, and open again when something is.
+ * @param batches all of it, as they are after the act; null: as it is
+ */
+export function endedAfter(
   session: WetSession | undefined,
-  batch: Batch,
+  batches: readonly Batch[],
   nowMs: number,
 ): WetSession | null {
-  const endedMs = stateOf(batch).step === 'done' ? nowMs : null;
+  const endedMs = batches.every((b) => stateOf(b).step === 'done') ? nowMs : null;
   const same = !session || (session.endedMs === null) === (endedMs === null);
   return same ? null : { ...session, endedMs };
 }

@@ -19,6 +19,8 @@ export interface DefectNote {
   readonly coatId: Id<'coat'> | null;
   readonly kind: DefectKind;
   readonly note: string;
+  /** Where it is; left out where nobody pointed. */
+  readonly at?: Defect['at'];
   readonly photo: Pick<Photo, 'name' | 'widthPx' | 'heightPx' | 'blob'> | null;
 }
 
@@ -29,9 +31,9 @@ export function noteDefect(
   noted: DefectNote,
 ): Promise<Id<'defect'>> {
   return act(db, context, ['defects', 'photos'], async (w) => {
-    const { photo, ...rest } = noted;
+    const { photo, at = null, ...rest } = noted;
     const defect: Defect = {
-      ...rest,
+      ...{ ...rest, at },
       id: context.newId(),
       foundMs: context.nowMs,
       repairedMs: null,
@@ -128,11 +130,20 @@ export function chooseSensor(
   });
 }
 
-/** Alarms of a wet session are sounded, or only shown. */
-export function chooseSound(db: ShopDb, context: ActionContext, sound: boolean): Promise<void> {
+/** What is chosen at the bench and not in the form of the settings: sound, scale, look, losses that were accepted. */
+export type BenchSettings = Pick<Settings, 'sound' | 'scale' | 'benchLook' | 'losses'>;
+export const benchSettings = ({ sound, scale, benchLook, losses }: Settings): BenchSettings => ({
+  ...{ sound, scale, benchLook, losses },
+});
+
+export function chooseAtBench(
+  db: ShopDb,
+  context: ActionContext,
+  change: Partial<BenchSettings>,
+): Promise<void> {
   return act(db, context, ['settings'], async (w) => {
     const known = (await db.settings.get('shop')) ?? DEFAULT_SETTINGS;
-    await w.put('settings', { ...known, sound });
+    await w.put('settings', { ...known, ...change });
   });
 }
 

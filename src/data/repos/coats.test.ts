@@ -1,6 +1,7 @@
 import { asId, type Coat, plainArea, plainCoat } from '@/records';
 import type { ShopDb } from '../db';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';
+import { sessionFor } from '../test/wet';
 import { changeSurvey } from './survey';
 import { changeCoat, moveCoat, planCoats, removeCoat, type NewCoat } from './coats';
 import { splitCoat } from './splitCoat';
@@ -157,16 +158,9 @@ describe('the plan and the bench', () => {
   it('a session is refused for a coat that is gone', async () => {
     const { db, coat } = await reliefShop();
     await removeCoat(db, contextAt(5), coat.id);
-    await expect(
-      startSession(db, contextAt(6), {
-        resinId: coat.resinId,
-        coatIds: [coat.id],
-        temperatureK: 295.15,
-        targetM3: 1e-4,
-        targetAKg: 0.05,
-        targetBKg: 0.05,
-      }),
-    ).rejects.toThrow('gone or being mixed');
+    await expect(startSession(db, contextAt(6), sessionFor(coat))).rejects.toThrow(
+      'gone or being mixed',
+    );
   });
   it('coats of two pieces are not planned as one', async () => {
     const { db, coat } = await reliefShop();

@@ -1,7 +1,7 @@
 import { asId, LOTS, type Lot } from '@/records';
 import { lotInUse, lotsOf } from '@/shop/lots';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';
-import { A, B, kinds, lastAct, started } from '../test/wet';
+import { A, B, kinds, lastAct, sessionFor, started } from '../test/wet';
 import { markLot, removeLot, saveLot } from './lots';
 import { startSession } from './session';
 import { undoAct } from './undoAct';
@@ -24,10 +24,11 @@ async function shelf() {
     return { lots, batches, coats };
   };
   const mixFrom = (lotId: string | null) =>
-    startSession(db, contextAt(10), {
-      ...{ resinId: coat.resinId, coatIds: [coat.id], temperatureK: 295.15, targetM3: 1e-4 },
-      ...{ targetAKg: A.kg, targetBKg: B.kg, lotId: lotId === null ? null : asId<'lot'>(lotId) },
-    });
+    startSession(
+      db,
+      contextAt(10),
+      sessionFor(coat, { lotId: lotId === null ? null : asId<'lot'>(lotId) }),
+    );
   return { db, coat, lot, views, mixFrom };
 }
 

@@ -2,6 +2,7 @@ import { coatHolds, laidMasks, piecePrep } from '@/shop/prepFacts';
 import type { ShopDb } from '../db';
 import type { Coat } from '@/records';
 import { contextAt, freshDb, makeReady, prepRows, shopWithCoat, T0 } from '../test/shop';
+import { sessionFor } from '../test/wet';
 import { changeCoat, planCoat } from './coats';
 import {
   choosePieceSchools,
@@ -40,24 +41,18 @@ async function stateAt(db: ShopDb, coat: Coat, minutes: number) {
   return { plan, held, ref, rows };
 }
 
-const session = (coat: Coat) => ({
-  resinId: coat.resinId,
-  coatIds: [coat.id],
-  temperatureK: 295.15,
-  targetM3: 1e-4,
-  targetAKg: 0.05,
-  targetBKg: 0.05,
-});
 const last = async (db: ShopDb) => (await db.log.toArray()).at(-1);
 
 describe('the gate stands in the data too', () => {
   it('no session begins while a needed step is open; nothing is written', async () => {
     const { db, coat } = await unprepared();
     const before = await db.log.count();
-    await expect(startSession(db, contextAt(10), session(coat))).rejects.toThrow(StaleActionError);
+    await expect(startSession(db, contextAt(10), sessionFor(coat))).rejects.toThrow(
+      StaleActionError,
+    );
     expect([await db.log.count(), await db.sessions.count()]).toEqual([before, 0]);
     await makeReady(db, coat, 10);
-    await startSession(db, contextAt(11), session(coat));
+    await startSession(db, contextAt(11), sessionFor(coat));
     expect(await db.sessions.count()).toBe(1);
   });
   it('a waiver with a reason opens it, and the reason stands in the log', async () => {

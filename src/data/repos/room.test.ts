@@ -2,7 +2,7 @@ import { type Coat, plainCoat, readingsOf, type RoomSource } from '@/records';
 import { clockOf } from '@/shop/clockOf';
 import { recordOf, roomAir, roomOf } from '@/shop/room';
 import { contextAt, freshDb, makeReady, shopWithCoat, T0, TEST_RESIN } from '../test/shop';
-import { poured, started } from '../test/wet';
+import { poured, sessionFor, started } from '../test/wet';
 import { InvalidRowError } from '../write';
 import type { ShopDb } from '../db';
 import { planCoat } from './coats';
@@ -83,10 +83,7 @@ describe('a reading of the room is one act, wherever it was typed', () => {
     if (!second) throw new Error('no coat');
     await makeReady(db, second, 609);
     const start = (minutes: number, temperatureK: number) =>
-      startSession(db, contextAt(minutes), {
-        ...{ resinId: coat.resinId, coatIds: [next], temperatureK },
-        ...{ targetM3: 1e-4, targetAKg: 0.05, targetBKg: 0.05 },
-      });
+      startSession(db, contextAt(minutes), sessionFor(second, { temperatureK }));
     const readings = await count(db);
     const same = await start(610, 295.15);
     expect(await count(db)).toBe(readings);

@@ -1,10 +1,13 @@
 import { coatHolds } from '@/shop/prepFacts';
+import type { WetState } from '@/core/wet';
 import {
+  asId,
   type Batch,
   BATCHES,
   type Coat,
   DEFAULT_SETTINGS,
   type Id,
+  type Lot,
   stateOf,
   type WetSession,
 } from '@/records';
@@ -14,6 +17,7 @@ import { settledCoats } from '@/shop/settled';
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { act, type ActionContext } from '../write';
+import { endedAfter } from './batchRows';
 import { readingRows } from './room';
 
 const WET_TABLES = ['sessions', 'batches', 'coats', 'lots'] as const;
@@ -38,12 +42,16 @@ export interface NewSession {
   readonly lotId?: Id<'lot'> | null;
   /** By weight when left out. */
   readonly measure?: Batch['measure'];
-  readonly coatIds: readonly Id<'coat'>[];
+  /** What is mixed one after the other, at least one. */
+  readonly batches: readonly NewBatch[];
   readonly temperatureK: number;
-  readonly targetM3: number;
-  readonly targetAKg: number;
-  readonly targetBKg: number;
+  /** What was said to be at hand, and what was not, by word; left out where nobody was asked. */
+  readonly atHand?: { readonly there: readonly string[]; readonly missing: readonly string[] };
 }
+
+/** One mixing: its coats, what is mixed for them, and the colours that are cut out of it. */
+export type NewBatch = Pick<Batch, 'coatIds' | 'targetM3' | 'targetAKg' | 'targetBKg'> &
+  Partial<Pick<Batch, 'cups'>>;
 
 /** @throws StaleActionError when the preparation of a coat is not done */
 async function refuseHeld(db: ShopDb, coats: readonly Coat[], nowMs: number): Promise<void> {
@@ -96,8 +104,32 @@ async function settledNow(db: ShopDb, coats: readonly Coat[], roomK: number): Pr
   return coats.map((coat) => settled.find((c) => c.id === coat.id) ?? coat);
 }
 
+/** A session with its batches, one after the other. */
+function sessionRows(plan: NewSession, lotId: Batch['lotId'], { nowMs, newId }: ActionContext) {
+  const session: WetSession = {
+    ...{ id: newId(), resinId: plan.resinId, startedMs: nowMs, endedMs: null },
+    coatIds: plan.batches.flatMap((b) => b.coatIds),
+  };
+  const batches = plan.batches.map((batch): Batch => ({
+    ...{ ...BATCHES.defaults, ...batch, id: newId(), sessionId: session.id },
+    ...{ resinId: plan.resinId, lotId, measure: plan.measure ?? 'weight' },
+  }));
+  return { session, batches };
+}
+
+/** What the log tells of a session that is started. */
+function startedFigures({ batches, temperatureK, atHand }: NewSession, lot: Lot | null) {
+  return {
+    ...{ targetM3: batches.reduce((sum, b) => sum + b.targetM3, 0), temperatureK },
+    ...(batches.length > 1 && { batches: batches.length }),
+    ...(lot && { lot: lot.name }),
+    ...(atHand && { atHand: atHand.there.join(', ') }),
+    ...(atHand && atHand.missing.length > 0 && { notAtHand: atHand.missing.join(', ') }),
+  };
+}
+
 /**
- * Opens a wet session with one batch for coats of one resin. Returns the session's id.
+ * Opens a wet session with its batches for coats of one resin. Returns the session's id.
  * @throws StaleActionError when a coat is gone, being mixed, or held back by its preparation
  */
 export function startSession(
@@ -106,8 +138,10 @@ export function startSession(
   plan: NewSession,
 ): Promise<Id<'session'>> {
   return act(db, context, [...WET_TABLES, ...PREP_TABLES], async (w) => {
-    const coats = (await db.coats.bulkGet([...plan.coatIds])).filter((c) => c !== undefined);
-    if (coats.length !== plan.coatIds.length || coats.some((c) => c.batchId !== null))
+    const ids = plan.batches.flatMap((b) => b.coatIds);
+    const coats = (await db.coats.bulkGet(ids)).filter((c) => c !== undefined);
+    const doubled = new Set(ids).size < ids.length;
+    if (coats.length !== ids.length || doubled || coats.some((c) => c.batchId !== null))
       throw new StaleActionError('coat gone or being mixed');
     await refuseHeld(db, coats, context.nowMs);
     const lot = plan.lotId ? await db.lots.get(plan.lotId) : null;
@@ -122,65 +156,95 @@ export function startSession(
       await w.log('air noted', entry);
     }
     const mixed = await settledNow(db, coats, planRoomK(roomOf(record)));
-    const session: WetSession = {
-      id: context.newId(),
-      resinId: plan.resinId,
-      coatIds: plan.coatIds,
-      startedMs: context.nowMs,
-      endedMs: null,
-    };
-    const batch: Batch = {
-      ...BATCHES.defaults,
-      id: context.newId(),
-      sessionId: session.id,
-      resinId: plan.resinId,
-      lotId: lot?.id ?? null,
-      measure: plan.measure ?? 'weight',
-      coatIds: plan.coatIds,
-      targetM3: plan.targetM3,
-      targetAKg: plan.targetAKg,
-      targetBKg: plan.targetBKg,
-    };
+    const { session, batches } = sessionRows(plan, lot?.id ?? null, context);
     await w.put('sessions', session);
     // Bottles that nobody said were opened are open now.
     if (lot?.openedMs === null) {
       await w.put('lots', { ...lot, openedMs: context.nowMs });
       await w.log('lot opened', { sessionId: session.id, text: lot.name });
     }
-    await w.put('batches', batch);
-    for (const coat of mixed) await w.put('coats', { ...coat, batchId: batch.id });
+    for (const batch of batches) await w.put('batches', batch);
+    for (const coat of mixed) {
+      const batch = batches.find((b) => b.coatIds.includes(coat.id));
+      await w.put('coats', { ...coat, batchId: batch?.id ?? null });
+    }
     await w.log('session started', {
       sessionId: session.id,
-      batchId: batch.id,
+      batchId: batches[0]?.id ?? null,
       pieceId: coats[0]?.pieceId ?? null,
       text: coats.map((c) => c.name).join(', '),
-      figures: {
-        ...{ targetM3: plan.targetM3, temperatureK: plan.temperatureK },
-        ...(lot && { lot: lot.name }),
-      },
+      figures: startedFigures(plan, lot),
     });
     return session.id;
   });
 }
 
 /**
- * Leaves a session before anything was mixed: its coats are planned again.
- * @throws StaleActionError when it was left already, or resin is mixed
+ * Leaves batches of a session as they stand; coats that are not poured are planned again.
+ * @throws StaleActionError when the session was left already, or no batch of it can be
  */
-export function leaveSession(
+function leave(
   db: ShopDb,
   context: ActionContext,
   sessionId: Id<'session'>,
+  which: (batch: Batch) => boolean,
 ): Promise<void> {
   return act(db, context, WET_TABLES, async (w) => {
     const session = await db.sessions.get(sessionId);
     const batches = await db.batches.where('sessionId').equals(sessionId).toArray();
     if (!session || session.endedMs !== null) throw new StaleActionError('session left');
-    if (batches.some((b) => stateOf(b).mixedMs !== null))
-      throw new StaleActionError('resin already mixed');
-    for (const coat of await db.coats.bulkGet([...session.coatIds]))
-      if (coat) await w.put('coats', { ...coat, batchId: null });
-    await w.put('sessions', { ...session, endedMs: context.nowMs });
-    await w.log('session left', { sessionId, text: 'left before mixing' });
+    const left = batches.filter((b) => stateOf(b).step !== 'done' && which(b));
+    if (left.length === 0) throw new StaleActionError('resin already mixed');
+    const { nowMs } = context;
+    const after = batches.map((batch) =>
+      left.includes(batch)
+        ? {
+            ...{ ...batch, reading: null },
+            events: [
+              ...batch.events,
+              { is: 'left', id: w.context.newId<'log'>(), atMs: nowMs } as const,
+            ],
+          }
+        : batch,
+    );
+    for (const batch of after) {
+      const event = batch.events.at(-1);
+      if (batches.includes(batch) || !event) continue;
+      const coats = (await db.coats.bulkGet([...batch.coatIds])).filter((c) => c !== undefined);
+      await w.put('batches', batch);
+      for (const coat of coats)
+        if (coat.pouredMs === null) await w.put('coats', { ...coat, batchId: null });
+      await w.log(
+        'left',
+        {
+          ...{ sessionId, batchId: batch.id, pieceId: coats[0]?.pieceId ?? null },
+          ...leftWords(stateOf(batch), coats),
+        },
+        asId<'log'>(event.id),
+      );
+    }
+    const ended = endedAfter(session, after, nowMs);
+    if (ended) await w.put('sessions', ended);
   });
 }
+
+/** What is known of a batch that is left: what lies uncovered, and what was mixed for nothing. */
+function leftWords({ mixedMs, poured, covered }: WetState, coats: readonly Coat[]) {
+  const open = coats.filter((c) => poured.has(c.id) && !covered.has(c.id));
+  const lost = mixedMs !== null && poured.size < coats.length;
+  return {
+    text: coats.map((c) => c.name).join(', '),
+    figures: {
+      stood: mixedMs === null ? 'before mixing' : lost ? 'mixed, not poured' : 'poured',
+      ...(open.length > 0 && { coverNotTold: open.map((c) => c.name).join(', ') }),
+    },
+  };
+}
+
+/** Leaves what is not mixed yet; the rest of the session goes on. @throws StaleActionError as {@link leave} */
+export const leaveSession = (db: ShopDb, context: ActionContext, sessionId: Id<'session'>) =>
+  leave(db, context, sessionId, (batch) => stateOf(batch).mixedMs === null);
+
+/** Closes a session that was left standing, with what is known of it. @throws StaleActionError as {@link leave} */
+export const closeSession = (db: ShopDb, context: ActionContext, sessionId: Id<'session'>) =>
+  leave(db, context, sessionId, () => true);

@@ -3,7 +3,7 @@ import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { mergeRecord, mergeRows, type Based } from '../merge';
 import type { Support } from '@/core/piece';
-import type { Area, Coat, Id, Layer, Photo, Piece, TableName } from '@/records';
+import type { Area, Coat, Defect, Id, Layer, Photo, Piece, TableName } from '@/records';
 import { placedAreas } from '@/shop/placed';
 import { followPlaces } from '@/shop/followPlaces';
 import { act, type ActionContext } from '../write';
@@ -11,7 +11,7 @@ import { coatRows, pieceRows } from './coats';
 import { without } from './without';
 
 const SURVEY_TABLES = [
-  ...['pieces', 'areas', 'coats', 'layers', 'tasks', 'resins', 'photos', 'room'],
+  ...['pieces', 'areas', 'coats', 'layers', 'tasks', 'resins', 'defects', 'photos', 'room'],
 ] as TableName[];
 
 export interface Survey {
@@ -176,6 +176,14 @@ function layerOn(layer: Layer, before: readonly Area[], after: readonly Area[]):
     : { ...layer, areaIds: on.map(({ id }) => id) };
 }
 
+/** A finding on the place that its area became; without a place where there is none. */
+function findingOn(defect: Defect, before: readonly Area[], after: readonly Area[]): Defect {
+  const { at } = defect;
+  if (!at || after.some((a) => a.id === at.areaId)) return defect;
+  const [on] = followPlaces([at.areaId], before, after) ?? [];
+  return { ...defect, at: on ? { ...at, areaId: on.id } : null };
+}
+
 /**
  * Saves a piece's survey. Areas that are gone from it are deleted; one that a coat lies or is planned on
  * must stay. Pictures that no area names any more go as well.
@@ -213,6 +221,9 @@ export function changeSurvey(
     for (const row of stored) await w.put('areas', row);
     const named = new Set(areas.flatMap(photosOf));
     await db.photos.bulkDelete(before.flatMap(photosOf).filter((id) => !named.has(id)));
+    const findings = await db.defects.where('pieceId').equals(pieceId).toArray();
+    for (const row of findings.map((d) => findingOn(d, before, stored)))
+      if (!findings.includes(row)) await w.put('defects', row);
     for (const row of movedLayers.filter((l) => !layers.includes(l))) await w.put('layers', row);
     for (const row of moved.filter((c) => !coats.includes(c))) await w.put('coats', row);
     const rows = await pieceRows(db, pieceId);

@@ -3,13 +3,15 @@ import { asId, type Batch, type Coat, type Id, stateOf } from '@/records';
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { act, type ActionContext } from '../write';
-import { BATCH_TABLES, readBatch, sessionAfter } from './batchRows';
+import { BATCH_TABLES, readBatch, endedAfter } from './batchRows';
 
 /** Coats that an act changed, by what it was. */
 function changedBy(undone: DoneAct, batch: Batch): readonly Id<'coat'>[] {
   if (undone.is === 'poured' || undone.is === 'covered') return [asId(undone.coatId)];
   const { poured } = stateOf(batch);
-  return undone.is === 'discarded' ? batch.coatIds.filter((id) => !poured.has(id)) : [];
+  return undone.is === 'discarded' || undone.is === 'left'
+    ? batch.coatIds.filter((id) => !poured.has(id))
+    : [];
 }
 
 /**
@@ -28,6 +30,7 @@ function coatBefore(coat: Coat, undone: DoneAct, batch: Batch): Coat {
 const readingAfter = (undone: DoneAct, { reading }: Batch): Batch['reading'] => {
   if (undone.is !== 'weighed A' && undone.is !== 'mixed') return reading;
   const part = undone.is === 'mixed' ? 'B' : 'A';
+  // A scale that is followed shows it again by itself.
   return undone.by === 'read' || undone.by === 'to the mark' ? { part, kg: undone.kg } : null;
 };
 
@@ -57,13 +60,14 @@ export function undoAct(
     };
     const ids = changedBy(last, next);
     const changed = (await db.coats.bulkGet([...ids])).filter((c) => c !== undefined);
-    if (last.is === 'discarded' && changed.length < ids.length)
+    if ((last.is === 'discarded' || last.is === 'left') && changed.length < ids.length)
       throw new StaleActionError('something else was done since');
     const before = changed.map((coat) => coatBefore(coat, last, next));
     for (const coat of before) await w.put('coats', coat);
     await w.put('batches', next);
     const session = await db.sessions.get(next.sessionId);
-    const after = sessionAfter(session, next, context.nowMs);
+    const batches = await db.batches.where('sessionId').equals(next.sessionId).toArray();
+    const after = endedAfter(session, batches, context.nowMs);
     if (after) await w.put('sessions', after);
     const coatId = 'coatId' in last ? asId<'coat'>(last.coatId) : null;
     const coat = coats.find((c) => c.id === coatId) ?? coats[0];

@@ -14,7 +14,11 @@ import { airThen, roomOf } from '@/shop/room';
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { act, type ActionContext, type Writer } from '../write';
-import { BATCH_TABLES, readBatch, sessionAfter, type BatchRows } from './batchRows';
+import { BATCH_TABLES, readBatch, endedAfter, type BatchRows } from './batchRows';
+
+/** What was poured since the cup was weighed last. */
+const usedFigures = ({ cupKg, unweighed }: WetState, kg: number): LogEntry['figures'] =>
+  cupKg !== null && unweighed.length > 0 && kg <= cupKg ? { usedKg: cupKg - kg } : {};
 
 /** What the log tells of an act besides its kind. */
 function figuresOf(done: DoneAct, state: WetState, { sheet }: Resin): LogEntry['figures'] {
@@ -25,7 +29,7 @@ function figuresOf(done: DoneAct, state: WetState, { sheet }: Resin): LogEntry['
         ? { aM3: done.kg / sheet.densityAKgM3, by: done.by }
         : { aKg: done.kg, by: done.by };
     case 'added A':
-      return { addedAKg: done.kg, by: 'assumed' };
+      return { addedAKg: done.kg, by: done.by };
     case 'mixed':
       return {
         ...(done.by === 'to the mark' ? { bM3: done.kg / sheet.densityBKgM3 } : { bKg: done.kg }),
@@ -33,10 +37,21 @@ function figuresOf(done: DoneAct, state: WetState, { sheet }: Resin): LogEntry['
         ratioErrorShare: checkMix(state.aKg ?? 0, done.kg, sheet).errorShare,
       };
     case 'stirred': {
-      const stirredS = Math.max(0, done.atMs - (state.stirStartedMs ?? done.atMs)) / 1000;
-      const leastS = sheet.stirS;
-      return { stirredS, leastS, ...(stirredS < leastS && { short: 'short' }) };
+      const sinceMs = done.atMs - (state.stirStartedMs ?? done.atMs) - state.idleMs;
+      const [stirredS, leastS] = [Math.max(0, sinceMs) / 1000, sheet.stirS];
+      return {
+        ...{ stirredS, leastS, ...(stirredS < leastS && { short: 'short' }) },
+        ...(state.idleMs > 0 && { pausedS: state.idleMs / 1000 }),
+      };
     }
+    case 'stir resumed':
+      return { pausedS: Math.max(0, done.atMs - (state.pausedMs ?? done.atMs)) / 1000 };
+    case 'cup cut':
+      return { cupKg: done.kg, by: done.by, colour: done.colour };
+    case 'cup left out':
+      return { colour: done.colour };
+    case 'cup weighed':
+      return { cupKg: done.kg, by: done.by, ...usedFigures(state, done.kg) };
     case 'bubble round':
       return { by: done.by };
     case 'ran short':
@@ -44,7 +59,9 @@ function figuresOf(done: DoneAct, state: WetState, { sheet }: Resin): LogEntry['
     case 'discarded':
       return { why: done.why };
     case 'stir started':
+    case 'stir paused':
     case 'changed cup':
+    case 'left':
     case 'poured':
     case 'looked over':
     case 'covered':
@@ -70,7 +87,7 @@ function written(
   more: LogEntry['figures'] = {},
 ): Written {
   const state = stateOf(batch);
-  if (!follows(state, told, batch.coatIds))
+  if (!follows(state, told, batch))
     throw new StaleActionError('batch moved on', { step: state.step });
   const done = { ...told, id: newId<'log'>(), atMs: nowMs };
   const coat = 'coatId' in told ? coats.find((c) => c.id === told.coatId) : undefined;
@@ -110,7 +127,8 @@ export function noteReading(
 ): Promise<void> {
   return act(db, context, BATCH_TABLES, async (w) => {
     const { batch } = await readBatch(w, batchId);
-    if (stateOf(batch).step === `weigh ${reading.part}`)
+    const { step } = stateOf(batch);
+    if (step === (reading.part === 'cup' ? 'cups' : `weigh ${reading.part}`))
       await w.put('batches', { ...batch, reading });
   });
 }
@@ -118,9 +136,9 @@ export function noteReading(
 export const weighA = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>, weighed: Weighed) =>
   actOn(db, c, batchId, { is: 'weighed A', ...weighed });
 
-/** More of part A went in after B, to put the ratio right: as much as was asked for, not read off a scale. */
-export const addA = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>, kg: number) =>
-  actOn(db, c, batchId, { is: 'added A', kg });
+/** More of part A went in after B, to put the ratio right. */
+export const addA = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>, weighed: Weighed) =>
+  actOn(db, c, batchId, { is: 'added A', ...weighed });
 
 /** Part B is in the cup: the working time starts. */
 export const mixB = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>, weighed: Weighed) =>
@@ -132,6 +150,57 @@ export const startStir = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
 /** The stir is over; the log says how long it was and whether that is less than the sheet asks for. */
 export const endStir = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
   actOn(db, c, batchId, { is: 'stirred' });
+
+/** Nobody stirs; and somebody does again. */
+export const pauseStir = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
+  actOn(db, c, batchId, { is: 'stir paused' });
+export const resumeStir = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
+  actOn(db, c, batchId, { is: 'stir resumed' });
+
+/** A colour's share of the mix is in a cup of its own; drops of silicone in it mark its coat: the next one draws back. */
+export function cutCup(
+  db: ShopDb,
+  context: ActionContext,
+  batchId: Id<'batch'>,
+  cup: { readonly coatId: Id<'coat'>; readonly colour: string } & Weighed,
+): Promise<void> {
+  return act(db, context, [...BATCH_TABLES, 'swatches'], async (w) => {
+    const rows = await readBatch(w, batchId);
+    const { next, entry } = written(rows, { is: 'cup cut', ...cup }, context);
+    await w.put('batches', { ...next, reading: null });
+    await w.log(...entry);
+    const coat = rows.coats.find((c) => c.id === cup.coatId);
+    const swatchId = coat?.colours.find((c) => c.name === cup.colour)?.swatchId;
+    const swatch = swatchId ? await db.swatches.get(swatchId) : undefined;
+    if (coat && swatch && swatch.siliconeDrops > 0)
+      await w.put('coats', { ...coat, silicone: true });
+  });
+}
+
+/** A colour is not mixed after all. */
+export const leaveCupOut = (
+  db: ShopDb,
+  c: ActionContext,
+  batchId: Id<'batch'>,
+  cup: { readonly coatId: Id<'coat'>; readonly colour: string },
+) => actOn(db, c, batchId, { is: 'cup left out', ...cup });
+
+/** What the cup with what is in it weighs; what was poured since the last time is the difference. */
+export const weighCup = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>, weighed: Weighed) =>
+  actOn(db, c, batchId, { is: 'cup weighed', ...weighed });
+
+/** What a scale that is followed shows with the empty cup on it; no act, kept so that a reload loses nothing. */
+export function noteTare(
+  db: ShopDb,
+  context: ActionContext,
+  batchId: Id<'batch'>,
+  tareKg: number | null,
+): Promise<void> {
+  return act(db, context, BATCH_TABLES, async (w) => {
+    const { batch } = await readBatch(w, batchId);
+    await w.put('batches', { ...batch, tareKg });
+  });
+}
 
 /** The mix went into a clean cup with a clean stick. */
 export const changeCup = (db: ShopDb, c: ActionContext, batchId: Id<'batch'>) =>
@@ -202,7 +271,8 @@ export function coverCoat(
     await w.log(...entry);
     await w.put('coats', { ...coat, coveredMs: context.nowMs });
     const session = await db.sessions.get(next.sessionId);
-    const after = sessionAfter(session, next, context.nowMs);
+    const batches = await db.batches.where('sessionId').equals(next.sessionId).toArray();
+    const after = endedAfter(session, batches, context.nowMs);
     if (after) await w.put('sessions', after);
   });
 }
@@ -222,7 +292,8 @@ export function discardMix(
     for (const coat of rows.coats)
       if (coat.pouredMs === null) await w.put('coats', { ...coat, batchId: null });
     const session = await db.sessions.get(next.sessionId);
-    const after = sessionAfter(session, next, context.nowMs);
+    const batches = await db.batches.where('sessionId').equals(next.sessionId).toArray();
+    const after = endedAfter(session, batches, context.nowMs);
     if (after) await w.put('sessions', after);
   });
 }

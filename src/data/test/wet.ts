@@ -1,7 +1,7 @@
 import type { ShopDb } from '../db';
 import { standing } from '@/core/wet';
 import type { Coat } from '@/records';
-import { startSession } from '../repos/session';
+import { startSession, type NewSession } from '../repos/session';
 import { endStir, mixB, pourCoat, startStir, weighA } from '../repos/wet';
 import { contextAt, shopWithCoat } from './shop';
 
@@ -9,16 +9,17 @@ import { contextAt, shopWithCoat } from './shop';
 export const A = { kg: 0.0575, by: 'read' } as const;
 export const B = { kg: 0.05, by: 'read' } as const;
 
+/** A session of one small batch for a coat. */
+export const sessionFor = (
+  { id, resinId }: Pick<Coat, 'id' | 'resinId'>,
+  more: Partial<NewSession> = {},
+): NewSession => ({
+  ...{ resinId, temperatureK: 295.15, ...more },
+  batches: [{ coatIds: [id], targetM3: 1e-4, targetAKg: A.kg, targetBKg: B.kg }],
+});
+
 export async function started(db: ShopDb, coat: Coat) {
-  const plan = {
-    resinId: coat.resinId,
-    coatIds: [coat.id],
-    temperatureK: 295.15,
-    targetM3: 1e-4,
-    targetAKg: 0.0575,
-    targetBKg: 0.05,
-  };
-  const sessionId = await startSession(db, contextAt(10), plan);
+  const sessionId = await startSession(db, contextAt(10), sessionFor(coat));
   const batch = await db.batches.where('sessionId').equals(sessionId).first();
   if (!batch) throw new Error('no batch');
   return { sessionId, batchId: batch.id };

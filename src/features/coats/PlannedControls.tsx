@@ -5,6 +5,7 @@ import { pathLength, type Intent } from '@/core/coat';
 import type { Issue } from '@/core/result';
 import { mixDensity } from '@/core/resin';
 import { editText, parseQuantity } from '@/core/units';
+import { useShop } from '@/data/hooks';
 import type { CoatChange } from '@/data/repos/coats';
 import type { CoatView } from '@/shop/coatView';
 import { FieldReader } from '@/features/common/fieldReader';
@@ -111,7 +112,8 @@ function PartControls({ view, onSave }: Pick<Props, 'view' | 'onSave'>) {
   const colours = useFollowing(coloursText(coat.colours), coat.colours);
   const parsed = parseQuantity(coverage.value, 'share', '%', { min: 0.01, max: 1 });
   const issue = parsed.ok ? undefined : parsed.issues[0];
-  const shares = readColours(colours.value);
+  const { swatches } = useShop();
+  const shares = readColours(colours.value, swatches, coat.resinId);
   if (coat.kind !== 'patch' && coat.kind !== 'art') return null;
   const saveShare = () => {
     coverage.done();

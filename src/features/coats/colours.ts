@@ -1,5 +1,14 @@
-/** Reads “teal 20 %, pearl 10 %”; null when it cannot be read or comes to more than the whole. */
-export function readColours(text: string): { name: string; share: number }[] | null {
+import type { CoatColour, Swatch } from '@/records';
+
+/**
+ * Reads “teal 20 %, pearl 10 %”; null when it cannot be read or comes to more than the whole.
+ * @param swatches those of the shop: a colour that is called like one is mixed by it, one of the coat's own resin first
+ */
+export function readColours(
+  text: string,
+  swatches: readonly Pick<Swatch, 'id' | 'name' | 'resinId'>[] = [],
+  resinId: string | null = null,
+): CoatColour[] | null {
   const parts = text
     .split(/[;\n]|,(?!\d)/)
     .map((p) => p.trim())
@@ -7,7 +16,10 @@ export function readColours(text: string): { name: string; share: number }[] | n
   const colours = parts.map((part) => {
     const found = /^(.*\S)\s+(\d+(?:[.,]\d+)?)\s*%$/.exec(part);
     const share = Number(found?.[2]?.replace(',', '.') ?? NaN) / 100;
-    return { name: (found?.[1] ?? '').slice(0, 120), share };
+    const name = (found?.[1] ?? '').slice(0, 120);
+    const called = swatches.filter((s) => s.name.toLowerCase() === name.toLowerCase());
+    const swatch = called.find((s) => s.resinId === resinId) ?? called[0];
+    return { name, share, swatchId: swatch?.id ?? null };
   });
   const sum = colours.reduce((s, c) => s + c.share, 0);
   const sound = colours.length <= 12 && colours.every((c) => c.share > 0) && sum <= 1;

@@ -1,5 +1,5 @@
 import type { CoatKind, EdgeKind } from '@/core/piece';
-import type { Area } from '@/records';
+import { asId, type Area } from '@/records';
 import { FieldReader } from '@/features/common/fieldReader';
 import { demoView, METRIC, NOW, plain, US } from '@/features/test/shop';
 import { pieceViews, type PieceView } from '@/shop/coatView';
@@ -146,9 +146,16 @@ describe('intentions as they are typed', () => {
   });
   it('colours and their shares', () => {
     expect(readColours('teal 20 %, pearl dust 8,5%')).toEqual([
-      { name: 'teal', share: 0.2 },
-      { name: 'pearl dust', share: 0.085 },
+      { name: 'teal', share: 0.2, swatchId: null },
+      { name: 'pearl dust', share: 0.085, swatchId: null },
     ]);
+    // One that is called like a swatch is mixed by it, of the coat's own resin where there are two.
+    const swatch = (id: string, resinId: string) => ({
+      ...{ id: asId<'swatch'>(id), resinId: asId<'resin'>(resinId), name: 'Teal' },
+    });
+    const kept = [swatch('other', 'b'), swatch('own', 'a')];
+    const linked = (resinId: string) => readColours('teal 20 %', kept, resinId)?.[0]?.swatchId;
+    expect([linked('a'), linked('b'), linked('c')]).toEqual(['own', 'other', 'other']);
     expect(coloursText([{ name: 'teal', share: 0.2 }])).toBe('teal 20 %');
     expect(readColours('')).toEqual([]);
     for (const bad of ['teal', 'teal 0 %', 'a 60 %, b 60 %', '20 %'])

@@ -30,7 +30,7 @@ function shopOf(pieces: number, nowMs: number): Shop {
     batches: all('batches'),
     defects: all('defects'),
     tasks: all('tasks'),
-    ...{ layers: [], templates: [], lots: [] },
+    ...{ layers: [], templates: [], lots: [], swatches: [] },
   } as Shop;
 }
 

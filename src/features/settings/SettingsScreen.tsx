@@ -3,7 +3,7 @@ import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { useForm, type UseFormRegister } from 'react-hook-form';
 import { LOAD_DEMO, useAct, useShop } from '@/data/hooks';
-import { saveSettings } from '@/data/repos/bench';
+import { benchSettings, saveSettings } from '@/data/repos/bench';
 import { reserveOptions } from '@/features/common/reserves';
 import { SCHOOL_FIELDS } from '@/features/common/schools';
 import { resolverOf } from '@/features/common/formErrors';
@@ -15,6 +15,7 @@ import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import type { Settings } from '@/records';
+import { AtBench } from './AtBench';
 import { Fonts } from './Fonts';
 import { Keeping } from './Keeping';
 import { draftOfSettings, readSettings, type SettingsDraft, type SettingsTold } from './model';
@@ -79,7 +80,8 @@ function useSettingsForm() {
   const whole = (told: SettingsTold): Settings => ({
     ...told,
     lastBackupMs: settings.lastBackupMs,
-    ...{ sensor: settings.sensor, sound: settings.sound },
+    sensor: settings.sensor,
+    ...benchSettings(settings),
   });
   const save = handleSubmit(async () => {
     const result = read(getValues());
@@ -235,6 +237,7 @@ export function SettingsScreen() {
           <SettingsForm />
         </Panel>
         <Flex direction="column" gap="4">
+          <AtBench />
           <ShopData />
           <Keeping />
           <Fonts />

@@ -1,5 +1,6 @@
 import type { PrepSchools } from '@/core/prep';
 import { editText, type UnitSystem } from '@/core/units';
+import type { BenchSettings } from '@/data/repos/bench';
 import type { Settings } from '@/records';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { FormRead } from '@/features/common/formErrors';
@@ -48,7 +49,7 @@ export function draftOfSettings(settings: Settings): SettingsDraft {
 }
 
 /** What the form tells; the rest of the settings is noted by what is done. */
-export type SettingsTold = Omit<Settings, 'lastBackupMs' | 'sensor' | 'sound'>;
+export type SettingsTold = Omit<Settings, 'lastBackupMs' | 'sensor' | keyof BenchSettings>;
 
 /** Reads the settings form. */
 export function readSettings(

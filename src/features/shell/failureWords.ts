@@ -17,6 +17,7 @@ const STALE: StaleWords = {
   'nothing to touch': () => 'This coat does not lie there yet, or is gone.',
   'no place to move to': () => 'There is no coat to change places with.',
   'nothing goes below it': ({ name }) => `${name} lies already: nothing goes below it.`,
+  'swatch gone': () => 'This colour is gone, or a coat was poured with it.',
   'session left': () => 'This session was already left.',
   'resin already mixed': () => 'Resin is already mixed: pour it, or note what became of it.',
   'resin gone': () => 'This resin is no longer there.',

@@ -3,7 +3,7 @@ import type { Shop } from '@/shop/shop';
 import type { Area, Id } from '@/records';
 import { clockText, spanText } from '../common/clockText';
 import { areasOf, type CoatView, type PieceView } from '@/shop/coatView';
-import { atInstant, type PieceAt, type SessionAt } from '@/shop/instant';
+import { atInstant, type BatchAt, type PieceAt, type SessionAt } from '@/shop/instant';
 import { byId } from '@/shop/ofPiece';
 import { nextWords, STATE_WORDS } from '../common/stateWords';
 import { each, type RowTrouble } from '../common/trouble';
@@ -30,12 +30,23 @@ const WORKING: readonly CoatView['state'][] = [
   'sand first',
 ];
 
-function sessionItem(shop: Shop, here: SessionAt, nowMs: number): StripItem[] {
-  const { session, step, workingEndsMs: endMs, coats } = here;
+/** A clock for each batch whose resin is mixed; where there is none, the session itself. */
+function sessionItems(shop: Shop, here: SessionAt, nowMs: number): StripItem[] {
+  const live = here.batches.filter((b) => b.done.mixedMs !== null && b.step !== 'done');
+  const shown = live.length > 0 ? live : [here];
+  return shown.flatMap((batch) => batchItem(shop, here, batch, nowMs));
+}
+
+function batchItem(
+  shop: Shop,
+  { session }: SessionAt,
+  { batch, step, workingEndsMs: endMs, coats }: BatchAt,
+  nowMs: number,
+): StripItem[] {
   const piece = byId(shop.pieces, coats[0]?.pieceId ?? null);
   if (!piece) return [];
   const common = {
-    key: session.id,
+    key: batch.id,
     href: `/wet/${session.id}`,
     title: piece.name,
     area: areasOf(shop, piece.id)[0] ?? null,
@@ -123,7 +134,7 @@ export function readStrip(shop: Shop, nowMs: number): Strip {
     ...curingItem(here.view, nowMs, busy),
   ]);
   const items = [
-    ...sessions.flatMap((here) => sessionItem(shop, here, nowMs)),
+    ...sessions.flatMap((here) => sessionItems(shop, here, nowMs)),
     ...clocks.values.flat(),
   ].sort((a, b) => a.atMs - b.atMs);
   return { items, troubles: [...troubles, ...clocks.troubles] };

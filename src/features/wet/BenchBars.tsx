@@ -3,7 +3,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { DISCARD_REASONS, type Alarm, type DiscardReason } from '@/core/wet';
 import { useAct, useShop } from '@/data/hooks';
-import { chooseSound } from '@/data/repos/bench';
+import { chooseAtBench } from '@/data/repos/bench';
 import { discardMix } from '@/data/repos/wet';
 import { ring } from '@/devices/alarm';
 import { Button } from '@/ui/Button';
@@ -48,11 +48,30 @@ export function SoundKey() {
   const { sound } = useShop().settings;
   const turn = () => {
     if (!sound) ring();
-    void act('turn the sound on or off', (db, c) => chooseSound(db, c, !sound));
+    void act('turn the sound on or off', (db, c) => chooseAtBench(db, c, { sound: !sound }));
   };
   return (
     <Button variant="quiet" minH="44px" aria-pressed={sound} onClick={turn}>
       Sound {sound ? 'on' : 'off'}
+    </Button>
+  );
+}
+
+/** Paper by day, dark in a dim room. */
+export function LookKey() {
+  const act = useAct();
+  const { benchLook } = useShop().settings;
+  const next = benchLook === 'dark' ? 'paper' : 'dark';
+  return (
+    <Button
+      variant="quiet"
+      minH="44px"
+      aria-pressed={benchLook === 'dark'}
+      onClick={() =>
+        void act('change the look', (db, c) => chooseAtBench(db, c, { benchLook: next }))
+      }
+    >
+      Dark
     </Button>
   );
 }

@@ -2,23 +2,27 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
-import { useNow } from '@/data/hooks';
+import { useNow, useShop } from '@/data/hooks';
 import { minutesText } from '@/features/common/clockText';
 import { Explained } from '@/features/common/Explained';
 import { workingExplanation } from '@/core/resin';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
-import { AlarmBar, SoundKey, ThrowAway } from './BenchBars';
+import { AlarmBar, LookKey, SoundKey, ThrowAway } from './BenchBars';
+import { BatchSwitch } from './BatchSwitch';
+import { LeftStanding } from './LeftStanding';
+import { useBenchLook } from './useBenchLook';
 import { useAlarms, useAwake } from './useAlarms';
-import { WET_STEPS, type WetView } from './model';
+import { wetSteps, type WetView } from './model';
 
 function StepTrail({ view }: { view: WetView }) {
-  const at = WET_STEPS.findIndex((s) => s.step === (view.step === 'stirring' ? 'stir' : view.step));
-  const here = at === -1 ? WET_STEPS.length : at;
+  const steps = wetSteps(view.batch);
+  const at = steps.findIndex((s) => s.step === (view.step === 'stirring' ? 'stir' : view.step));
+  const here = at === -1 ? steps.length : at;
   return (
     <Flex as="ol" listStyleType="none" gap="2" fontFamily="heading" wrap="wrap">
-      {WET_STEPS.map(({ word }, i) => (
+      {steps.map(({ word }, i) => (
         <Box
           as="li"
           key={word}
@@ -28,7 +32,7 @@ function StepTrail({ view }: { view: WetView }) {
         >
           {i < here && '✓ '}
           {word}
-          {i < WET_STEPS.length - 1 && ' —'}
+          {i < steps.length - 1 && ' —'}
         </Box>
       ))}
     </Flex>
@@ -110,8 +114,11 @@ export function BenchFrame({
   actions,
   children,
 }: Props) {
-  const alarms = useAlarms(view, useNow());
+  const now = useNow();
+  const alarms = useAlarms(view, now);
   useAwake();
+  const { benchLook } = useShop().settings;
+  useBenchLook(benchLook);
   return (
     <Flex direction="column" minH="var(--bench-height, 100vh)" bg={grave ? 'oxideWash' : undefined}>
       <Flex
@@ -134,6 +141,7 @@ export function BenchFrame({
         </Flex>
         <Flex align="center" gap="6">
           <StepTrail view={view} />
+          <LookKey />
           <SoundKey />
           <ThrowAway view={view} />
           {onLeave && (
@@ -147,6 +155,8 @@ export function BenchFrame({
         </Flex>
       </Flex>
       <AlarmBar alarms={alarms} view={view} />
+      <LeftStanding view={view} nowMs={now} />
+      <BatchSwitch view={view} nowMs={now} />
       <Box flex="1" px="6" py="5" display="flex" flexDirection="column" justifyContent="center">
         {children}
       </Box>

@@ -3,7 +3,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { leastFilm } from '@/core/coat';
 import { BUBBLES_BY, nextRound, type BubblesBy } from '@/core/wet';
 import { useAct, useShop } from '@/data/hooks';
-import { bubbleRound, coverCoat } from '@/data/repos/wet';
+import { bubbleRound, coverCoat, lookOver } from '@/data/repos/wet';
 import { clockText } from '@/features/common/clockText';
 import { Outline } from '@/features/common/Outline';
 import { useFormat } from '@/features/common/useFormat';
@@ -67,6 +67,14 @@ export function Rounds({
       >
         by {bubblesBy}
       </Button>
+      <Button
+        minH="64px"
+        fontSize="lg"
+        aria-label={`${piece.name}: looked over in raking light, clean`}
+        onClick={() => void act('note a clean look', (db, c) => lookOver(db, c, batch.id, coat.id))}
+      >
+        Looks clean
+      </Button>
       <FoundWet coat={coat} piece={piece} />
       <Box fontSize="md" fontWeight={due ? '600' : '400'} color={late ? 'oxide' : 'ink'}>
         {late ? '! bubbles overdue' : due ? 'look now' : `again ${clockText(round.fromMs, nowMs)}`}
@@ -102,6 +110,12 @@ export function CoatRow({ words, marked, ...row }: Props) {
   const area = areas.find((a) => a.id === coat.areaIds[0]);
   const poured = row.view.done.poured.has(coat.id);
   const covered = row.view.done.covered.get(coat.id);
+  const used = row.view.done.used.filter((u) => u.coatIds.includes(coat.id));
+  // What left the cup for several coats is told for none of them.
+  const usedKg =
+    used.length > 0 && used.every((u) => u.coatIds.length === 1)
+      ? used.reduce((sum, u) => sum + u.kg, 0)
+      : null;
   return (
     <Box
       as="li"
@@ -144,6 +158,11 @@ export function CoatRow({ words, marked, ...row }: Props) {
           <Figure fontSize="xl" fontWeight="600">
             {words}
           </Figure>
+          {usedKg !== null && (
+            <Box fontSize="md">
+              <Figure>{scale(usedKg).text}</Figure> used
+            </Box>
+          )}
           {covered !== undefined && (
             <Box fontSize="md" color="verdigris" fontWeight="600">
               covered {clockText(covered, row.nowMs)}

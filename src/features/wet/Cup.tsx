@@ -27,8 +27,8 @@ export function Cup({ a, b, aText, goal, goalText }: Props) {
   return (
     <Box maxW="430px" width="100%">
       <svg viewBox="0 0 420 420" width="100%" role="img" aria-label={`Cup: ${aText}. ${goalText}`}>
-        {a > 0 && <path d={layer(0, a)} fill="#ebc988" />}
-        {b > 0 && <path d={layer(a, a + b)} fill="#c4d6cb" />}
+        {a > 0 && <path d={layer(0, a)} fill="var(--bm-colors-amber-soft)" />}
+        {b > 0 && <path d={layer(a, a + b)} fill="var(--bm-colors-slate-pale)" />}
         <path
           d={`M60 ${TOP} L82 ${FLOOR} H338 L360 ${TOP}`}
           fill="none"

@@ -3,10 +3,11 @@ import { Box, Dialog, Grid, Portal } from '@chakra-ui/react';
 import { useState } from 'react';
 import { DEFECT_GUIDE } from '@/core/inspect';
 import type { DefectKind } from '@/core/piece';
-import { useAct } from '@/data/hooks';
+import { useAct, useShop } from '@/data/hooks';
 import { noteDefect } from '@/data/repos/bench';
-import type { Coat, Piece } from '@/records';
+import type { Coat, Defect, Piece } from '@/records';
 import { Button } from '@/ui/Button';
+import { PlacePick } from './PlacePick';
 
 /** What raking light shows while it is wet, and what is done at once. Common practice, no source. */
 const WHILE_WET: readonly (readonly [kind: DefectKind, words: string, remedy: string])[] = [
@@ -22,13 +23,15 @@ const WHILE_WET: readonly (readonly [kind: DefectKind, words: string, remedy: st
   ['soft spot', 'Streaks, scrapings', 'Wipe or scoop it off while it is wet: it will not cure.'],
 ];
 
-/** One tap makes a finding of what is wrong, and says what helps while it is wet. */
+/** A tap for what is wrong and one for where make a finding; then it says what helps while it is wet. */
 export function FoundWet({ coat, piece }: { coat: Coat; piece: Piece }) {
   const act = useAct();
   const [open, setOpen] = useState(false);
+  const { areas } = useShop();
+  const [asked, setAsked] = useState<(typeof WHILE_WET)[number] | null>(null);
   const [found, setFound] = useState<(typeof WHILE_WET)[number] | null>(null);
-  const note = async (what: (typeof WHILE_WET)[number]) => {
-    const told = { pieceId: piece.id, coatId: coat.id, kind: what[0] };
+  const note = async (what: (typeof WHILE_WET)[number], at: Defect['at']) => {
+    const told = { pieceId: piece.id, coatId: coat.id, kind: what[0], at };
     const outcome = await act(
       `note ${DEFECT_GUIDE[what[0]].label}`,
       (db, c) => noteDefect(db, c, { ...told, note: 'Seen while wet.', photo: null }),
@@ -39,6 +42,7 @@ export function FoundWet({ coat, piece }: { coat: Coat; piece: Piece }) {
   const close = () => {
     setOpen(false);
     setFound(null);
+    setAsked(null);
   };
   return (
     <>
@@ -57,7 +61,7 @@ export function FoundWet({ coat, piece }: { coat: Coat; piece: Piece }) {
             <Dialog.Content>
               <Dialog.Header>
                 <Dialog.Title fontSize="2xl">
-                  {found ? found[1] : `What is on ${piece.name}?`}
+                  {found ? found[1] : asked ? `${asked[1]}: where?` : `What is on ${piece.name}?`}
                 </Dialog.Title>
               </Dialog.Header>
               <Dialog.Body>
@@ -69,6 +73,11 @@ export function FoundWet({ coat, piece }: { coat: Coat; piece: Piece }) {
                       right.
                     </Box>
                   </Box>
+                ) : asked ? (
+                  <PlacePick
+                    areas={areas.filter((a) => coat.areaIds.includes(a.id))}
+                    onPicked={(at) => void note(asked, at)}
+                  />
                 ) : (
                   <Grid templateColumns="1fr 1fr" gap="3">
                     {WHILE_WET.map((what) => (
@@ -76,7 +85,7 @@ export function FoundWet({ coat, piece }: { coat: Coat; piece: Piece }) {
                         key={what[0]}
                         minH="84px"
                         fontSize="xl"
-                        onClick={() => void note(what)}
+                        onClick={() => setAsked(what)}
                       >
                         {what[1]}
                       </Button>

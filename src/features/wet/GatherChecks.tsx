@@ -53,15 +53,7 @@ const FINE: Readonly<Record<GatherCheck['is'], string>> = {
   measure: 'measured finely enough',
 };
 /** What is looked at before resin is mixed: what is not fine in full, what is fine in a word each, opened on asking. */
-export function GatherChecks({
-  checks,
-  heat,
-  pours,
-}: {
-  checks: readonly GatherCheck[];
-  heat: string | null;
-  pours: string;
-}) {
+export function GatherChecks({ checks, pours }: { checks: readonly GatherCheck[]; pours: string }) {
   const format = useFormat();
   const words = (check: GatherCheck) => gatherWords(check, format, pours);
   const fine = checks.filter((c) => c.verdict === 'fine');
@@ -74,11 +66,6 @@ export function GatherChecks({
             {check.verdict === 'stop' ? '✕' : '!'} {words(check)}
           </Box>
         ))}
-        {heat && (
-          <Box as="li" py="1">
-            ! {heat}
-          </Box>
-        )}
       </Box>
       {fine.length > 0 && (
         <Box as="details" color="ink">

@@ -3,20 +3,22 @@ import { leastFilm } from '@/core/coat';
 import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useState } from 'react';
-import { ROOM_LIMITS_K, splitMix } from '@/core/resin';
+import { ROOM_LIMITS_K } from '@/core/resin';
 import { editText, parseQuantity } from '@/core/units';
 import { useAct, useNow, useShop } from '@/data/hooks';
-import { startSession } from '@/data/repos/session';
-import type { Resin } from '@/records';
+import { startSession, type NewSession } from '@/data/repos/session';
+import type { Id, Resin } from '@/records';
+import { cupsOf, type SharedOut } from '@/shop/batches';
 import { pieceViews, type CoatView } from '@/shop/coatView';
 import { holdsOf } from '@/shop/prepView';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
-import { Caution } from '@/ui/Caution';
 import { Figure } from '@/ui/Figure';
+import { AT_HAND, AtHandList, type AtHand } from './AtHandList';
 import { useLot, type ChosenLot } from './LotChoice';
 import { MixPanel, type BenchChoice } from './MixPanel';
-import { planOfBatch, pouredOf } from './volumeOf';
+import { useGathered } from './useGatherChecks';
+import { pouredOf } from './volumeOf';
 import { WetScreen } from './WetScreen';
 
 interface ChoiceProps {
@@ -24,7 +26,7 @@ interface ChoiceProps {
   readonly chosen: boolean;
   /** Open steps of preparation that hold it back. */
   readonly held: number;
-  readonly onToggle: () => void;
+  readonly onToggle?: () => void;
 }
 
 function Choice({ view, chosen, held, onToggle }: ChoiceProps) {
@@ -96,85 +98,106 @@ function Held({ view, held }: { view: CoatView; held: number }) {
   );
 }
 
-function GlovesCaution() {
-  return (
-    <Caution title="Gloves, sleeves, open window.">
-      Uncured epoxy sensitises skin: nitrile gloves, no solvent on skin. Respirator with the
-      cartridge that the resin’s safety data sheet names. No flame near alcohol or over paper and
-      plastic cups; extinguisher at hand. Covers lie ready, the phone is out of the hand.
-    </Caution>
-  );
-}
-
 /** What a batch is measured with and mixed from, as it was done last until it is chosen. */
 function useBench(resin: Resin | null): BenchChoice {
   const { batches } = useShop();
   const [lot, onLot] = useState<ChosenLot>(null);
   const [measure, onMeasure] = useState(batches.at(-1)?.measure ?? 'weight');
+  const [how, onHow] = useState<SharedOut>('as few as fit');
   const lotId = useLot(resin?.id ?? null, lot)?.lot.id ?? null;
-  return { lot, onLot, lotId, measure, onMeasure };
+  return { lot, onLot, lotId, measure, onMeasure, how, onHow };
 }
 
-/** Before the gloves: which coats one batch serves, and how warm the room is. */
-export function GatherScreen({ coatId }: { coatId: string }) {
+/** Which coats are chosen: the one that was asked for, and others that are ready and share its resin. */
+function useChosen(coatId: string) {
   const shop = useShop();
   const now = useNow();
-  const act = useAct();
-  const format = useFormat();
+  const [others, setOthers] = useState<readonly string[]>([]);
   const ready = pieceViews(shop, now).flatMap((v) =>
     v.upcoming && !v.upcoming.batch ? [v.upcoming] : [],
   );
   const first = ready.find((v) => v.coat.id === coatId);
   const heldOf = (v: CoatView) => holdsOf(shop, v.piece, v.coat.id, now).length;
-  const [others, setOthers] = useState<readonly string[]>([]);
+  const mates = ready.filter((v) => v.resin.id === first?.resin.id);
+  const chosen = mates.filter(
+    (v) => v === first || (others.includes(v.coat.id) && heldOf(v) === 0),
+  );
+  const toggle = ({ coat: { id } }: CoatView) => {
+    if (id !== coatId)
+      setOthers(others.includes(id) ? others.filter((o) => o !== id) : [...others, id]);
+  };
+  return { first, mates, chosen, heldOf, toggle };
+}
+
+/** Coats that their preparation holds back, folded away. */
+function HeldCoats({
+  views,
+  heldOf,
+}: {
+  views: readonly CoatView[];
+  heldOf: (view: CoatView) => number;
+}) {
+  if (views.length === 0) return null;
+  return (
+    <Box as="details">
+      <Box as="summary" cursor="pointer" minH="44px" fontWeight="600">
+        {views.length === 1 ? 'One more coat is' : `${views.length} more coats are`} held by the
+        preparation
+      </Box>
+      <Flex direction="column" gap="3">
+        {views.map((view) => (
+          <Choice key={view.coat.id} view={view} chosen={false} held={heldOf(view)} />
+        ))}
+      </Flex>
+    </Box>
+  );
+}
+
+/** Before the gloves: which coats a session serves, in which batches, and what must be at hand. */
+function Gather({
+  first,
+  ...choice
+}: ReturnType<typeof useChosen> & {
+  first: CoatView;
+  onStarted: (sessionId: Id<'session'>) => void;
+  onStarting: (starting: boolean) => void;
+}) {
+  const { mates, chosen, heldOf, toggle, onStarted, onStarting } = choice;
+  const shop = useShop();
+  const act = useAct();
+  const format = useFormat();
+  const { resin } = first;
   const [room, setRoom] = useState(
     // What nobody read is not filled in: it would be logged as read.
     shop.room.last ? editText(shop.room.last.temperatureK, format.typed('temperature')) : '',
   );
-  const [starting, setStarting] = useState(false);
-  const bench = useBench(first?.resin ?? null);
-  const [sessionId, setSessionId] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [there, setThere] = useState<readonly AtHand[]>([]);
+  const bench = useBench(resin);
   const parsed = parseQuantity(room, 'temperature', format.typed('temperature'), ROOM_LIMITS_K);
-  if (sessionId !== null) return <WetScreen sessionId={sessionId} />;
-  if (!first && starting) return null;
-  if (!first)
-    return (
-      <Box p="8" fontSize="lg">
-        This coat is not waiting to be mixed. <Link href="/pieces">Back to the pieces</Link>
-      </Box>
-    );
-  if (heldOf(first) > 0 && !starting) return <Held view={first} held={heldOf(first)} />;
-  const mates = ready.filter((v) => v.resin.id === first.resin.id);
-  const chosen = mates.filter(
-    (v) => v === first || (others.includes(v.coat.id) && heldOf(v) === 0),
-  );
-  const plan = planOfBatch(chosen);
-  const targetM3 = plan?.totalM3 ?? 0;
-  const split = splitMix(targetM3, first.resin.sheet);
-  const toggle = ({ coat: { id } }: CoatView) => {
-    if (id !== first.coat.id)
-      setOthers(others.includes(id) ? others.filter((o) => o !== id) : [...others, id]);
-  };
+  const temperatureK = parsed.ok ? parsed.value : null;
+  const { how, measure, lotId } = bench;
+  const gathered = useGathered({ ...{ resin, chosen, how, temperatureK, measure } });
+  const ready = mates.filter((v) => heldOf(v) === 0);
+  const held = mates.filter((v) => heldOf(v) > 0);
+  const missing = AT_HAND.filter((what) => !there.includes(what));
   const start = async () => {
-    if (!parsed.ok || !split.ok || starting) return;
-    setStarting(true);
-    const session = {
-      ...{ resinId: first.resin.id, lotId: bench.lotId, measure: bench.measure },
-      coatIds: chosen.map((v) => v.coat.id),
-      temperatureK: parsed.value,
-      targetM3,
-      targetAKg: split.value.aKg,
-      targetBKg: split.value.bKg,
+    const { batches } = gathered;
+    if (temperatureK === null || !batches || busy) return;
+    setBusy(true);
+    onStarting(true);
+    const plan: NewSession = {
+      ...{ resinId: resin.id, lotId, measure, temperatureK, atHand: { there, missing } },
+      batches: batches.map(({ views, plan: { totalM3 }, split }) => ({
+        coatIds: views.map((v) => v.coat.id),
+        ...{ targetM3: totalM3, targetAKg: split.aKg, targetBKg: split.bKg },
+        cups: cupsOf(views, resin, shop.swatches),
+      })),
     };
-    const outcome = await act(
-      'start the wet session',
-      (db, c) => startSession(db, c, session),
-      session,
-    );
-    if (!outcome.ok) return setStarting(false);
-    // The session goes on in place: no page to fetch while the gloves are on. Its address follows.
-    setSessionId(outcome.value);
-    setTimeout(() => window.history.replaceState(null, '', `/wet/${outcome.value}`), 50);
+    const outcome = await act('start the wet session', (db, c) => startSession(db, c, plan), plan);
+    if (outcome.ok) return onStarted(outcome.value);
+    setBusy(false);
+    onStarting(false);
   };
   return (
     <Box maxW="1100px" mx="auto" px="6" py="6">
@@ -186,32 +209,57 @@ export function GatherScreen({ coatId }: { coatId: string }) {
       </Flex>
       <Flex gap="5" align="flex-start" wrap="wrap">
         <Flex direction="column" gap="3" flex="3 1 480px">
-          <Box color="ink2">One batch of {first.resin.name} serves:</Box>
-          {mates.map((view) => (
+          <Box color="ink2">This session of {resin.name} serves:</Box>
+          {ready.map((view) => (
             <Choice
               key={view.coat.id}
               view={view}
               chosen={chosen.includes(view)}
-              held={heldOf(view)}
+              held={0}
               onToggle={() => toggle(view)}
             />
           ))}
-          <GlovesCaution />
+          <AtHandList there={there} onChange={setThere} />
+          <HeldCoats views={held} heldOf={heldOf} />
         </Flex>
         <MixPanel
-          resin={first.resin}
+          resin={resin}
           chosen={chosen}
-          plan={plan}
-          split={split.ok ? split.value : null}
+          gathered={gathered}
           room={room}
           onRoom={setRoom}
-          temperatureK={parsed.ok ? parsed.value : null}
+          temperatureK={temperatureK}
           issue={parsed.ok ? undefined : parsed.issues[0]}
           bench={bench}
-          busy={starting}
+          missing={missing.length}
+          busy={busy}
           onStart={() => void start()}
         />
       </Flex>
     </Box>
   );
+}
+
+/** Gathers coats for a session, and goes on with it in place once it is started. */
+export function GatherScreen({ coatId }: { coatId: string }) {
+  const [starting, setStarting] = useState(false);
+  const [sessionId, setSessionId] = useState<string | null>(null);
+  const choice = useChosen(coatId);
+  const { first } = choice;
+  if (sessionId !== null) return <WetScreen sessionId={sessionId} />;
+  if (!first && starting) return null;
+  if (!first)
+    return (
+      <Box p="8" fontSize="lg">
+        This coat is not waiting to be mixed. <Link href="/pieces">Back to the pieces</Link>
+      </Box>
+    );
+  if (choice.heldOf(first) > 0 && !starting)
+    return <Held view={first} held={choice.heldOf(first)} />;
+  const started = (id: Id<'session'>) => {
+    // The session goes on in place: no page to fetch while the gloves are on. Its address follows.
+    setSessionId(id);
+    setTimeout(() => window.history.replaceState(null, '', `/wet/${id}`), 50);
+  };
+  return <Gather {...choice} first={first} onStarted={started} onStarting={setStarting} />;
 }

@@ -1,60 +1,25 @@
 'use client';
 import { Box, Grid } from '@chakra-ui/react';
-import type { BatchPlan } from '@/core/coat';
-import type { ExplainInput, Explanation } from '@/core/explain';
-import {
-  workingTime,
-  type MixSplit,
-  partVolumeExplanation,
-  splitExplanation,
-  workingExplanation,
-} from '@/core/resin';
+import { splitMix } from '@/core/resin';
+import { MOST_COATS } from '@/core/wet';
 import type { Issue } from '@/core/result';
 import type { Batch, Id, Resin } from '@/records';
-import { useShop } from '@/data/hooks';
-import { spanText } from '@/features/common/clockText';
+import type { SharedOut } from '@/shop/batches';
 import type { CoatView } from '@/shop/coatView';
-import { Explained } from '@/features/common/Explained';
 import { issueText } from '@/features/common/issueText';
+import { ScaleSelect } from '@/features/common/ScaleSelect';
 import { useFormat } from '@/features/common/useFormat';
-import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
+import { BatchFigures } from './BatchFigures';
 import { DensityDoubt } from './DensityDoubt';
 import { LotChoice, type ChosenLot } from './LotChoice';
-import { meterOf } from './meter';
 import { BigAction } from './BigAction';
 import { GatherChecks } from './GatherChecks';
-import { useGatherChecks } from './useGatherChecks';
-import { pouredOf } from './volumeOf';
+import type { GatheredSession } from './useGatherChecks';
 
-const volume = (
-  label: string,
-  value: number,
-  source: ExplainInput['source'] = 'computed',
-): ExplainInput => ({ label, value, quantity: 'volume', source });
-
-const gatherExplanation = (chosen: readonly CoatView[], plan: BatchPlan | null): Explanation => ({
-  title: 'Mix for this batch',
-  formula: 'sum of what is poured + cup + reserve; reserve z · √Σσ²',
-  inputs: [
-    ...chosen.map((view) => volume(`${view.piece.name}, ${view.coat.name}`, pouredOf(view))),
-    ...(plan
-      ? [
-          volume('stays on cup, stick and glove', plan.cup.volumeM3),
-          volume('uncertainty of the sum', plan.sigmaM3),
-          volume('reserve', plan.reserveM3),
-        ]
-      : []),
-  ],
-  source: 'Each coat’s own ledger, on the coat’s page; errors of several coats are independent.',
-  ...(chosen.length > 1 && {
-    note: 'One cup and one reserve for all: less than the sum of the coats mixed one by one.',
-  }),
-});
-
-/** What a batch is measured with and mixed from. */
+/** What a session is measured with and mixed from, and how its coats are shared out. */
 export interface BenchChoice {
   readonly measure: Batch['measure'];
   readonly onMeasure: (measure: Batch['measure']) => void;
@@ -62,18 +27,21 @@ export interface BenchChoice {
   readonly onLot: (lot: ChosenLot) => void;
   /** The bottles that this comes to. */
   readonly lotId: Id<'lot'> | null;
+  readonly how: SharedOut;
+  readonly onHow: (how: SharedOut) => void;
 }
 
 interface MixProps {
   readonly resin: Resin;
   readonly chosen: readonly CoatView[];
-  readonly plan: BatchPlan | null;
-  readonly split: MixSplit | null;
+  readonly gathered: GatheredSession;
   readonly room: string;
   readonly onRoom: (text: string) => void;
   readonly temperatureK: number | null;
   readonly issue: Issue | undefined;
   readonly bench: BenchChoice;
+  /** What nobody said is at hand. */
+  readonly missing: number;
   readonly busy: boolean;
   readonly onStart: () => void;
 }
@@ -86,21 +54,27 @@ const MEASURED = [
 /** The start; held down where something stops it. */
 function StartKey({
   stops,
+  missing,
   measure,
   disabled,
   onStart,
 }: Pick<BenchChoice, 'measure'> &
-  Pick<MixProps, 'onStart'> & { stops: boolean; disabled: boolean }) {
+  Pick<MixProps, 'onStart' | 'missing'> & { stops: boolean; disabled: boolean }) {
   const words = measure === 'weight' ? 'Start: weigh A' : 'Start: measure A';
+  const label = stops
+    ? 'Start all the same'
+    : missing > 0
+      ? `Start, ${missing} not at hand: hold`
+      : words;
   return (
-    <Box display="flex" mt="3">
+    <Box display="flex" mt="3" position="sticky" bottom="0">
       <BigAction
         kind="main"
         token="start"
-        label={stops ? 'Start all the same' : words}
+        label={label}
         hotkey="enter"
         keyName="enter"
-        hold={stops}
+        hold={stops || missing > 0}
         disabled={disabled}
         onAct={onStart}
       />
@@ -108,59 +82,72 @@ function StartKey({
   );
 }
 
-/** What one batch takes, how warm it is, and the start. */
+const HOW: readonly (readonly [SharedOut, string])[] = [
+  ['as few as fit', 'as few batches as fit'],
+  ['one batch', 'all in one batch'],
+  ['each by itself', 'each coat by itself'],
+];
+
+/** Why nothing is proposed. */
+const NoBatches = ({ coats }: { coats: number }) => (
+  <Box fontWeight="600" color="oxide" my="3">
+    {coats > MOST_COATS
+      ? `! ${coats} coats are too many for one session: ${MOST_COATS} can be shared out.`
+      : '! A coat has no volume: look at its ledger first.'}
+  </Box>
+);
+
+/** What is mixed, batch by batch; how it is measured; and what speaks against it. */
 export function MixPanel({
   resin,
   chosen,
-  plan,
-  split,
+  gathered: { batches, heat, pours, stops },
   room,
   onRoom,
   temperatureK,
   issue,
   bench,
+  missing,
   busy,
   onStart,
 }: MixProps) {
   const format = useFormat();
-  const { measure, onMeasure, lot, onLot } = bench;
-  const { settings } = useShop();
-  const { checks, heat, pours, stops } = useGatherChecks({
-    ...{ resin, split, temperatureK, measure, coats: chosen.length },
-  });
-  const [why, quantity] =
-    measure === 'volume'
-      ? ([partVolumeExplanation, 'volume'] as const)
-      : ([splitExplanation, 'mass'] as const);
-  const amount = (part: 'A' | 'B', kg: number) =>
-    meterOf({ measure }, part, resin.sheet, format, settings).show(kg).text;
+  const { measure, onMeasure, lot, onLot, how, onHow } = bench;
+  const several = (batches?.length ?? 0) > 1;
+  // All batches come from the same bottles.
+  const total = splitMix(
+    (batches ?? []).reduce((sum, b) => sum + b.plan.totalM3, 0),
+    resin.sheet,
+  );
   return (
     <Panel flex="2 1 320px" p="5">
       <Box color="ink2">Mix</Box>
-      <Box fontSize="4xl" fontWeight="600" lineHeight="1.1">
-        <Explained explanation={gatherExplanation(chosen, plan)} quantity="volume">
-          <Figure>{format.show(plan?.totalM3 ?? 0, 'volume').text}</Figure>
-        </Explained>
-      </Box>
-      {plan && (
-        <Box fontSize="sm" color="ink2" mb="1">
-          of it <Figure>{format.show(plan.cup.volumeM3, 'volume').text}</Figure> stay in the cup,{' '}
-          <Figure>{format.show(plan.reserveM3, 'volume').text}</Figure> are reserve
+      {heat && (
+        <Box color="oxide" fontWeight="600" fontSize="sm" mb="1">
+          ! {several ? 'Of the largest batch: ' : ''}
+          {heat}
         </Box>
       )}
-      {split && (
-        <Box mb="3" fontWeight="600">
-          A{' '}
-          <Explained explanation={why(split, resin.sheet, 'A')} quantity={quantity}>
-            <Figure>{amount('A', split.aKg)}</Figure>
-          </Explained>{' '}
-          · B{' '}
-          <Explained explanation={why(split, resin.sheet, 'B')} quantity={quantity}>
-            <Figure>{amount('B', split.bKg)}</Figure>
-          </Explained>
+      {!batches && <NoBatches coats={chosen.length} />}
+      {batches?.map((batch, i) => (
+        <Box
+          key={i}
+          as="section"
+          aria-label={several ? `Batch ${i + 1} of ${batches.length}` : 'The batch'}
+          borderTopWidth={i > 0 ? '1px' : 0}
+          borderColor="line"
+          pt={i > 0 ? '2' : 0}
+        >
+          {several && (
+            <Box fontWeight="600">
+              Batch {i + 1} of {batches.length}: {batch.views.map((v) => v.piece.name).join(', ')}
+            </Box>
+          )}
+          <BatchFigures {...{ batch, resin, measure, temperatureK, several }} />
+          <GatherChecks checks={batch.checks} pours={pours} />
         </Box>
-      )}
-      <Grid templateColumns="1fr 1fr" gap="3" mb="2">
+      ))}
+      <Grid templateColumns="1fr 1fr" gap="3" my="2">
         <SelectField
           label="Measured out"
           options={MEASURED}
@@ -174,27 +161,27 @@ export function MixPanel({
           error={issue ? issueText(issue, 'temperature', format) : undefined}
         />
       </Grid>
-      {measure === 'weight' && <DensityDoubt sheet={resin.sheet} />}
-      <LotChoice resin={resin} split={split} chosen={lot} onChoose={onLot} />
-      {temperatureK !== null && split && (
-        <Box mt="2">
-          Working time{' '}
-          <Explained
-            explanation={workingExplanation(resin.sheet, split.totalKg, temperatureK)}
-            quantity="duration"
-          >
-            <Figure fontWeight="600">
-              {spanText(workingTime(resin.sheet, split.totalKg, temperatureK) * 1000)}
-            </Figure>
-          </Explained>{' '}
-          once B meets A
-        </Box>
+      {measure === 'weight' && <ScaleSelect />}
+      {chosen.length > 1 && (
+        <SelectField
+          label="Shared out over"
+          options={HOW}
+          value={how}
+          onChange={(e) => onHow(e.target.value as SharedOut)}
+        />
       )}
-      <GatherChecks checks={checks} heat={heat} pours={pours} />
+      {measure === 'weight' && <DensityDoubt sheet={resin.sheet} />}
+      <LotChoice
+        resin={resin}
+        split={total.ok ? total.value : null}
+        chosen={lot}
+        onChoose={onLot}
+      />
       <StartKey
         stops={stops}
+        missing={missing}
         measure={measure}
-        disabled={temperatureK === null || !split || busy}
+        disabled={temperatureK === null || !batches || busy}
         onStart={onStart}
       />
     </Panel>

@@ -14,8 +14,11 @@ const percent = (share: number): string => {
 export function RatioBar({
   gauge,
   meter,
+  brief = false,
 }: {
   gauge: RatioGauge;
+  /** How much B is missing stands beside it already. */
+  brief?: boolean;
   meter: { readonly A: Meter; readonly B: Meter };
 }) {
   const { check, at, tolerance } = gauge;
@@ -33,14 +36,16 @@ export function RatioBar({
           {percent(check.errorShare)} B
         </Figure>
       </Box>
-      <Box position="relative" height="34px" bg="#e9dfcc" my="1" aria-hidden>
+      <Box position="relative" height="34px" bg="line" my="1" aria-hidden>
         <Box
           position="absolute"
           top="0"
           bottom="0"
           left={`${tolerance.from * 100}%`}
           width={`${(tolerance.to - tolerance.from) * 100}%`}
-          bg="#9fc0b1"
+          bg="verdigrisPale"
+          borderInlineWidth="2px"
+          borderColor="verdigris"
         />
         <Box
           position="absolute"
@@ -56,7 +61,7 @@ export function RatioBar({
         <span>right, ± 2 %</span>
         <span>too much B</span>
       </Flex>
-      {!right && (
+      {!right && !(brief && check.verdict === 'too little B') && (
         <Box fontWeight="600" color="oxide">
           {cure}
         </Box>

@@ -2,7 +2,7 @@
 import { stirTimes } from '@/core/wet';
 import { Box, Grid } from '@chakra-ui/react';
 import { useAct, useNow } from '@/data/hooks';
-import { changeCup, endStir, startStir } from '@/data/repos/wet';
+import { changeCup, endStir, pauseStir, resumeStir, startStir } from '@/data/repos/wet';
 import { minutesText, spanText } from '@/features/common/clockText';
 import { Figure } from '@/ui/Figure';
 import { BenchFrame } from './BenchFrame';
@@ -19,7 +19,7 @@ function StirRing({ share, least }: { share: number; least: number }) {
         cy="170"
         r="150"
         fill="var(--bm-colors-card)"
-        stroke="#e9dfcc"
+        stroke="var(--bm-colors-line)"
         strokeWidth="22"
       />
       <circle
@@ -66,6 +66,16 @@ function StirActions({ view, short }: { view: WetView; short: boolean }) {
   return (
     <>
       <UndoAction view={view} />
+      {step === 'stirring' && done.pausedMs === null && (
+        <BigAction
+          kind="second"
+          token="pause"
+          label="Pause"
+          hotkey="p"
+          keyName="P"
+          onAct={() => void act('pause the stir', (db, c) => pauseStir(db, c, batch.id), kept)}
+        />
+      )}
       {step === 'stirring' && done.changedCupMs === null && (
         <BigAction
           kind="second"
@@ -76,7 +86,16 @@ function StirActions({ view, short }: { view: WetView; short: boolean }) {
           onAct={() => void act('change the cup', (db, c) => changeCup(db, c, batch.id), kept)}
         />
       )}
-      {step === 'stirring' ? (
+      {step === 'stirring' && done.pausedMs !== null ? (
+        <BigAction
+          kind="main"
+          token="resume"
+          label="Stir on"
+          hotkey=" "
+          keyName="space"
+          onAct={() => void act('stir on', (db, c) => resumeStir(db, c, batch.id), kept)}
+        />
+      ) : step === 'stirring' ? (
         <BigAction
           kind="main"
           token="stirred"
@@ -106,21 +125,27 @@ export function StirStep({ view }: { view: WetView }) {
   const { leastS, wantedS } = stirTimes(view.resin.sheet);
   const [leastMs, wantedMs] = [leastS * 1000, wantedS * 1000];
   const stirring = step === 'stirring';
+  const paused = stirring && done.pausedMs !== null;
+  const until = done.pausedMs ?? now;
   const elapsed =
-    stirring && done.stirStartedMs !== null ? Math.max(0, now - done.stirStartedMs) : 0;
+    stirring && done.stirStartedMs !== null
+      ? Math.max(0, until - done.stirStartedMs - done.idleMs)
+      : 0;
   const left = wantedMs - elapsed;
   const short = elapsed < leastMs;
-  const words = !stirring
-    ? 'Slowly: walls, floor and stick'
-    : short
-      ? 'Not yet: streaks cure soft'
-      : left > 0
-        ? 'Streaks gone? A little more'
-        : 'Long enough: look for streaks once more';
+  const words = paused
+    ? `Paused for ${minutesText(Math.max(0, now - until))}: the working time runs on`
+    : !stirring
+      ? 'Slowly: walls, floor and stick'
+      : short
+        ? 'Not yet: streaks cure soft'
+        : left > 0
+          ? 'Streaks gone? A little more'
+          : 'Long enough: look for streaks once more';
   return (
     <BenchFrame
       view={view}
-      title={stirring ? 'Stirring' : 'Stir'}
+      title={paused ? 'Paused' : stirring ? 'Stirring' : 'Stir'}
       caution={
         <>
           <strong>Under-mixed resin never cures;</strong> over-mixing only costs time. Scrape walls,
@@ -150,7 +175,7 @@ export function StirStep({ view }: { view: WetView }) {
           >
             {minutesText(stirring ? elapsed : wantedMs)}
           </Figure>
-          {stirring && (
+          {stirring && !paused && (
             <Box fontSize="3xl" fontFamily="heading" fontWeight="600" lineHeight="1.2">
               Scrape {SCRAPE[Math.floor(elapsed / SCRAPE_MS) % SCRAPE.length]}
             </Box>

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Grid } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import {
   massRatioBA,
   partVolumeExplanation,
@@ -92,7 +92,7 @@ function AddedKey({
   );
 }
 
-function RatioLine({ view }: { view: WetView }) {
+export function RatioLine({ view }: { view: WetView }) {
   const { show } = useFormat();
   const { ratio } = view.resin.sheet;
   const per100 = show(100 * massRatioBA(view.resin.sheet), 'number', 1).text;
@@ -117,15 +117,24 @@ function useReading({ batch }: WetView, part: 'A' | 'B') {
   return { kg: own ?? kept, tell };
 }
 
-const MIXING_CAUTION = (
+export const MIXING_CAUTION = (
   <>
     <strong>Gloves, open window.</strong> No flame near alcohol or a paper cup. The resin’s safety
     data sheet decides.
   </>
 );
 
-/** Weighing A, then B: the target follows what is really in the cup. */
-export function WeighStep({ view, onLeave }: { view: WetView; onLeave: () => void }) {
+/** Weighing A, then B, told by hand: the target follows what is really in the cup. */
+export function ToldWeighStep({
+  view,
+  onLeave,
+  children,
+}: {
+  view: WetView;
+  onLeave: () => void;
+  /** What the scale has to say, where one is followed. */
+  children?: ReactNode;
+}) {
   const act = useAct();
   const format = useFormat();
   const { settings } = useShop();
@@ -146,9 +155,12 @@ export function WeighStep({ view, onLeave }: { view: WetView; onLeave: () => voi
     if (isA) void act('weigh A', (db, c) => weighA(db, c, batch.id, weighed), kept);
     else void act('mix B in', (db, c) => mixB(db, c, batch.id, weighed), kept);
   };
-  const add = (addedKg: number) =>
-    void act('add A', (db, c) => addA(db, c, batch.id, addedKg), { batchId: batch.id, addedKg });
+  const add = (addedKg: number) => {
+    const more: Weighed = { kg: addedKg, by: 'assumed' };
+    void act('add A', (db, c) => addA(db, c, batch.id, more), { batchId: batch.id, addedKg });
+  };
   const inWords = isA ? 'A is in' : 'B is in, stir';
+  const off = gauge !== null && gauge.check.verdict !== 'right';
   return (
     <BenchFrame
       view={view}
@@ -164,11 +176,13 @@ export function WeighStep({ view, onLeave }: { view: WetView; onLeave: () => voi
             label={
               kg === null
                 ? `${inWords}, not ${batch.measure === 'weight' ? 'read' : 'told'}: hold`
-                : inWords
+                : off
+                  ? 'B is in, ratio off: hold'
+                  : inWords
             }
             hotkey=" "
             keyName="space"
-            hold={kg === null}
+            hold={kg === null || off}
             disabled={kg === 0}
             onAct={next}
           />
@@ -192,6 +206,7 @@ export function WeighStep({ view, onLeave }: { view: WetView; onLeave: () => voi
             {gauge && <AddedKey gauge={gauge} meter={meterA} onAdd={add} />}
           </ReadingKeys>
           <RatioLine view={view} />
+          {children}
         </Box>
       </Grid>
     </BenchFrame>

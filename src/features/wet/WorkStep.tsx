@@ -10,7 +10,9 @@ import { Figure } from '@/ui/Figure';
 import { BenchFrame } from './BenchFrame';
 import { BigAction } from './BigAction';
 import { CoatRow } from './CoatRow';
-import type { WetView } from './model';
+import { CupWeight } from './CupWeight';
+import type { WetCoat, WetView } from './model';
+import { Strokes } from './Strokes';
 import { UndoAction } from './UndoAction';
 import { FLOW_WORDS, WorkingLevel } from './WorkingLevel';
 
@@ -103,6 +105,16 @@ function LiesOpen({ since, name, nowMs }: { since: number; name: string; nowMs: 
       </Box>
     </Box>
   );
+}
+
+/** A line is drawn once it stays where it is drawn; everything else is poured now. */
+function pourWords({ done, workingEndsMs }: WetView, { coat }: WetCoat, nowMs: number): string {
+  if (coat.kind !== 'line' || done.mixedMs === null || workingEndsMs === null) return 'pour now';
+  const stay = flowMarks((workingEndsMs - done.mixedMs) / 1000).find(
+    (m) => m.flow === 'lines stay',
+  );
+  const fromMs = done.mixedMs + (stay?.fromS ?? 0) * 1000;
+  return nowMs < fromMs ? `stays from ${clockText(fromMs, nowMs)}` : 'draw it now';
 }
 
 function MainAction({ view, over }: { view: WetView; over: boolean }) {
@@ -202,30 +214,34 @@ export function WorkStep({ view }: { view: WetView }) {
             )
           )}
         </Box>
-        <Flex as="ul" listStyleType="none" direction="column" gap="3" flex="1 1 380px" minW="0">
-          {coats.map((entry) => (
-            <CoatRow
-              key={entry.coat.id}
-              view={view}
-              entry={entry}
-              words={
-                done.poured.has(entry.coat.id)
-                  ? `✓ ${clockText(done.poured.get(entry.coat.id) ?? 0, now)}`
-                  : entry !== next
-                    ? 'then this'
-                    : resting
-                      ? 'after its rest'
-                      : over
-                        ? 'not any more'
-                        : 'pour now'
-              }
-              marked={entry === (pouring ? next : open)}
-              bubblesBy={bubblesBy}
-              onBubblesBy={setBubblesBy}
-              nowMs={now}
-            />
-          ))}
-        </Flex>
+        <Box flex="1 1 380px" minW="0">
+          <Flex as="ul" listStyleType="none" direction="column" gap="3">
+            {coats.map((entry) => (
+              <CoatRow
+                key={entry.coat.id}
+                view={view}
+                entry={entry}
+                words={
+                  done.poured.has(entry.coat.id)
+                    ? `✓ ${clockText(done.poured.get(entry.coat.id) ?? 0, now)}`
+                    : entry !== next
+                      ? 'then this'
+                      : resting
+                        ? 'after its rest'
+                        : over
+                          ? 'not any more'
+                          : pourWords(view, entry, now)
+                }
+                marked={entry === (pouring ? next : open)}
+                bubblesBy={bubblesBy}
+                onBubblesBy={setBubblesBy}
+                nowMs={now}
+              />
+            ))}
+          </Flex>
+          {pouring && next && !over && <Strokes entry={next} />}
+          {view.batch.measure === 'weight' && done.discarded === null && <CupWeight view={view} />}
+        </Box>
       </Flex>
     </BenchFrame>
   );

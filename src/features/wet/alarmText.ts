@@ -4,9 +4,9 @@ import type { WetView } from './model';
 /** What an alarm says; urgent ones turn the bar red. */
 export function alarmWords(
   { is, coatId }: Alarm,
-  { coats }: Pick<WetView, 'coats'>,
+  { all }: Pick<WetView, 'all'>,
 ): { readonly title: string; readonly urgent: boolean } {
-  const name = coats.find((c) => c.coat.id === coatId)?.piece.name ?? 'the piece';
+  const name = all.find((c) => c.coat.id === coatId)?.piece.name ?? 'the piece';
   switch (is) {
     case 'stirred enough':
       return { title: 'Stirred long enough: look for streaks.', urgent: false };

@@ -76,3 +76,11 @@ export const meterOf = (
   measure === 'weight'
     ? scaleMeter(format, settings)
     : cupMeter(format, part === 'A' ? parts.densityAKgM3 : parts.densityBKgM3);
+
+/** The meter of mixed resin: what is cut out of it, and what is poured. */
+export const mixMeter = (
+  { measure }: Pick<Batch, 'measure'>,
+  densityKgM3: number,
+  format: Format,
+  settings: Settings,
+): Meter => (measure === 'weight' ? scaleMeter(format, settings) : cupMeter(format, densityKgM3));

@@ -1,42 +1,65 @@
 import { useEffect } from 'react';
-import { ring } from '@/devices/alarm';
 import { keepAwake } from '@/devices/awake';
 import { alarmsOf, dueAt, stirTimes, type Alarm } from '@/core/wet';
 import { useShop } from '@/data/hooks';
+import { notify, ring } from '@/devices/alarm';
+import { alarmWords } from './alarmText';
 import type { WetView } from './model';
 
-/** Which alarms this browser has told, by batch: no part of the shop. */
-const keyOf = (batchId: string) => `bilamina-told-${batchId}`;
-function toldBefore(batchId: string): readonly string[] {
+/** Which alarms this browser has told, by session: no part of the shop. */
+const keyOf = (sessionId: string) => `bilamina-told-${sessionId}`;
+function toldBefore(sessionId: string): readonly string[] {
   try {
-    const kept: unknown = JSON.parse(localStorage.getItem(keyOf(batchId)) ?? '[]');
+    const kept: unknown = JSON.parse(localStorage.getItem(keyOf(sessionId)) ?? '[]');
     return Array.isArray(kept) ? kept.filter((id): id is string => typeof id === 'string') : [];
   } catch {
     return [];
   }
 }
-function keepTold(batchId: string, ids: readonly string[]): void {
+function keepTold(sessionId: string, ids: readonly string[]): void {
   try {
-    localStorage.setItem(keyOf(batchId), JSON.stringify(ids.slice(-200)));
+    localStorage.setItem(keyOf(sessionId), JSON.stringify(ids.slice(-200)));
   } catch {
     // Without storage it is told again after a reload: better twice than never.
   }
 }
 
-/** Everything that a batch has to tell now: each is sounded once, and stands until it is done. */
+/** What is due stands in the title of the page, so that it is seen from another one. */
+function useTitle(due: string): void {
+  useEffect(() => {
+    if (due === '') return;
+    const before = document.title;
+    document.title = `! ${due}`;
+    return () => {
+      document.title = before;
+    };
+  }, [due]);
+}
+
+/** Everything that the batches of a session have to tell now: each is sounded once, and stands until it is done. */
 export function useAlarms(view: WetView, nowMs: number): readonly Alarm[] {
   const { sound } = useShop().settings;
-  const { done, batch, resin, workingEndsMs } = view;
+  const { batches, session, resin } = view;
   const { wantedS } = stirTimes(resin.sheet);
-  const due = dueAt(alarmsOf(done, { wantedS, workingEndsMs }), nowMs);
+  const due = batches
+    .flatMap(({ done, batch, workingEndsMs }) =>
+      dueAt(alarmsOf(done, { wantedS, workingEndsMs }), nowMs).map((a) => ({
+        ...a,
+        id: `${batch.id.slice(0, 8)}/${a.id}`,
+      })),
+    )
+    .sort((a, b) => a.atMs - b.atMs);
   const ids = due.map((a) => a.id.replaceAll(' ', '-')).join(' ');
+  const first = due.map((a) => alarmWords(a, view).title).join(' ');
   useEffect(() => {
-    const before = toldBefore(batch.id);
+    const before = toldBefore(session.id);
     const fresh = ids.split(' ').filter((id) => id !== '' && !before.includes(id));
     if (fresh.length === 0) return;
-    keepTold(batch.id, [...before, ...fresh]);
+    keepTold(session.id, [...before, ...fresh]);
     if (sound) ring();
-  }, [ids, batch.id, sound]);
+    notify(first);
+  }, [ids, session.id, sound, first]);
+  useTitle(first);
   return due;
 }
 

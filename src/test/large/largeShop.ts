@@ -92,6 +92,7 @@ export function largeShop(nowMs: number, pieces: number = LARGE.pieces): string 
       layers: [],
       templates: [],
       lots: [],
+      swatches: [],
       drafts: [],
       defects: [],
       photos: [],

@@ -175,7 +175,7 @@ export class LargeRows {
       targetM3,
       targetAKg: split.value.aKg,
       targetBKg: split.value.bKg,
-      reading: null,
+      ...{ cups: [], tareKg: null, reading: null },
       events: [
         { is: 'weighed A', kg: aKg, by: 'read', id: this.id('event'), atMs: at(-13) },
         { is: 'mixed', kg: bKg, by: 'read', id: this.id('event'), atMs: at(-11) },

@@ -5,6 +5,7 @@ const SINGULAR: Readonly<Record<TableName, string>> = {
   settings: 'the settings',
   resins: 'resin',
   lots: 'lot of bottles',
+  swatches: 'swatch',
   pieces: 'piece',
   areas: 'area',
   sessions: 'wet session',

@@ -1,0 +1,62 @@
+'use client';
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import { useState } from 'react';
+import { ring, askToNotify, notifyAllowed } from '@/devices/alarm';
+import { useAct, useShop } from '@/data/hooks';
+import { chooseAtBench } from '@/data/repos/bench';
+import { ScaleSelect } from '@/features/common/ScaleSelect';
+import { BENCH_LOOKS, type Settings } from '@/records';
+import { Button } from '@/ui/Button';
+import { Panel } from '@/ui/Panel';
+import { SelectField } from '@/ui/SelectField';
+
+const LOOKS: Readonly<Record<(typeof BENCH_LOOKS)[number], string>> = {
+  paper: 'paper, for daylight',
+  dark: 'dark, for a dim room',
+};
+const ALLOWED: Readonly<Record<NotificationPermission, string>> = {
+  granted: 'Alarms are also told by the system while another page is in front.',
+  denied: 'The browser forbids messages of this page: alarms are sounded and shown here.',
+  default: 'Alarms are sounded and shown here.',
+};
+
+/** What a wet session is worked with: scale, look, sound and messages. */
+export function AtBench() {
+  const act = useAct();
+  const { settings } = useShop();
+  const [allowed, setAllowed] = useState(notifyAllowed);
+  const choose = (change: Partial<Pick<Settings, 'sound' | 'benchLook'>>) =>
+    void act('change the bench', (db, c) => chooseAtBench(db, c, change));
+  return (
+    <Panel as="section" aria-label="At the bench">
+      <Heading as="h2" fontSize="lg" mb="2">
+        At the bench
+      </Heading>
+      <Flex direction="column" gap="3">
+        <ScaleSelect />
+        <SelectField
+          label="Look of the bench"
+          options={BENCH_LOOKS.map((look) => [look, LOOKS[look]] as const)}
+          value={settings.benchLook}
+          onChange={(e) => choose({ benchLook: e.target.value as Settings['benchLook'] })}
+        />
+        <SelectField
+          label="Alarms"
+          options={[
+            ['on', 'sounded and shown'],
+            ['off', 'shown only'],
+          ]}
+          value={settings.sound ? 'on' : 'off'}
+          onChange={(e) => choose({ sound: e.target.value === 'on' })}
+        />
+        <Flex gap="3" wrap="wrap">
+          <Button onClick={ring}>Try the sound</Button>
+          {allowed === 'default' && (
+            <Button onClick={() => void askToNotify().then(setAllowed)}>Messages too …</Button>
+          )}
+        </Flex>
+        {allowed && <Box color="ink2">{ALLOWED[allowed]}</Box>}
+      </Flex>
+    </Panel>
+  );
+}

@@ -1,0 +1,83 @@
+'use client';
+import { Box, Dialog, Grid, Portal } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Button } from '@/ui/Button';
+import { Figure } from '@/ui/Figure';
+import { useKey } from './useKey';
+
+const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '⌫'] as const;
+const LONGEST = 7;
+
+/** What stands after a key. */
+export function padAfter(text: string, key: (typeof KEYS)[number]): string {
+  if (key === '⌫') return text.slice(0, -1);
+  if (text.length >= LONGEST || (key === '.' && text.includes('.'))) return text;
+  return text === '' && key === '.' ? '0.' : text + key;
+}
+
+function PadKey({ name, onPress }: { name: (typeof KEYS)[number]; onPress: () => void }) {
+  useKey(name === '⌫' ? 'backspace' : name, onPress);
+  return (
+    <Button
+      minH="72px"
+      fontSize="2xl"
+      fontFamily="mono"
+      aria-label={name === '⌫' ? 'Take the last digit back' : undefined}
+      onClick={onPress}
+    >
+      {name}
+    </Button>
+  );
+}
+
+interface Props {
+  readonly title: string;
+  readonly unit: string;
+  readonly onTold: (value: number) => void;
+  readonly onCancel: () => void;
+}
+
+/** A number told with large keys, or with the digits of a keyboard; it starts empty. */
+export function NumberPad({ title, unit, onTold, onCancel }: Props) {
+  const [text, setText] = useState('');
+  const value = Number(text);
+  const told = text !== '' && value > 0;
+  return (
+    <Dialog.Root open onOpenChange={(e) => !e.open && onCancel()}>
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner>
+          <Dialog.Content>
+            <Dialog.Header>
+              <Dialog.Title>{title}</Dialog.Title>
+            </Dialog.Header>
+            <Dialog.Body>
+              <Box role="status" fontSize="4xl" fontWeight="600" minH="64px">
+                <Figure>{text === '' ? '–' : text}</Figure> {unit}
+              </Box>
+              <Grid templateColumns="repeat(3, 1fr)" gap="2">
+                {KEYS.map((key) => (
+                  <PadKey key={key} name={key} onPress={() => setText(padAfter(text, key))} />
+                ))}
+              </Grid>
+            </Dialog.Body>
+            <Dialog.Footer>
+              <Button minH="64px" fontSize="lg" onClick={onCancel}>
+                Not now
+              </Button>
+              <Button
+                minH="64px"
+                fontSize="lg"
+                variant="ink"
+                disabled={!told}
+                onClick={() => onTold(value)}
+              >
+                Take it
+              </Button>
+            </Dialog.Footer>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,114 @@
+import { combineBatch, type BatchPlan } from '@/core/coat';
+import { mixDensity, splitMix, type MixSplit } from '@/core/resin';
+import { colourCups, gatherChecks, MOST_COATS, shareOut } from '@/core/wet';
+import type { Batch, Resin, Swatch } from '@/records';
+import { ledgerInputOf, ledgerOf, type CoatView } from './coatView';
+
+/** How coats are shared out over batches: as few as fit, all in one, or each by itself. */
+export const SHARED_OUT = ['as few as fit', 'one batch', 'each by itself'] as const;
+export type SharedOut = (typeof SHARED_OUT)[number];
+
+/** What a batch of a session is held to. */
+export interface BatchLimits {
+  readonly resin: Resin;
+  /** K; null: not told. */
+  readonly roomK: number | null;
+  /** Smallest step of what is measured with, kg of each part. */
+  readonly stepKg: { readonly a: number; readonly b: number };
+  /** How long a piece takes to pour, s. */
+  readonly pourS: number;
+  /** Greatest mass in one cup that does not get dangerous, kg; null: not worked out yet. */
+  readonly greatestKg: number | null;
+}
+
+/** One mixing as it is proposed. */
+export interface ProposedBatch {
+  readonly views: readonly CoatView[];
+  readonly plan: BatchPlan;
+  readonly split: MixSplit;
+}
+
+/** Checks of one batch against the limits of a session; that of the room is the same for all. */
+export const checksOf = (
+  { views, split }: Pick<ProposedBatch, 'views' | 'split'>,
+  { resin, roomK, stepKg, pourS }: BatchLimits,
+) =>
+  gatherChecks({
+    ...{ sheet: resin.sheet, curesK: resin.declared.curesK, split, roomK },
+    ...{ stepKg, coats: views.length, pourS },
+  });
+
+/**
+ * Batches for the coats of a session: as few as can be measured, poured in their working time and left standing without
+ * danger, and of those the ones that leave least in cups and reserve.
+ * @returns null where a coat has no volume, or there are more than can be shared out
+ */
+export function proposeBatches(
+  views: readonly CoatView[],
+  how: SharedOut,
+  limits: BatchLimits,
+): readonly ProposedBatch[] | null {
+  const parts = views.map((view) => ({ view, ledger: ledgerOf(view), input: ledgerInputOf(view) }));
+  const read = parts.flatMap(({ view, ledger, input }) =>
+    ledger.ok ? [{ view, ledger: ledger.value, input }] : [],
+  );
+  if (read.length === 0 || read.length < views.length) return null;
+  const made = (places: readonly number[]): ProposedBatch | null => {
+    const own = places.flatMap((i) => read[i] ?? []);
+    const plan = combineBatch(own);
+    const split = splitMix(plan.totalM3, limits.resin.sheet);
+    return split.ok ? { views: own.map((p) => p.view), plan, split: split.value } : null;
+  };
+  const all = read.map((_, i) => i);
+  if (how !== 'one batch' && all.length > MOST_COATS) return null;
+  const shared =
+    how === 'one batch'
+      ? [all]
+      : how === 'each by itself'
+        ? all.map((i) => [i])
+        : shareOut(all.length, (places) => {
+            const batch = made(places);
+            if (!batch) return { fits: false, wasteM3: 0 };
+            const { plan, split } = batch;
+            const heavy = limits.greatestKg !== null && split.totalKg > limits.greatestKg;
+            const checks = checksOf(batch, limits).filter((c) => c.is !== 'room');
+            const fits = !heavy && checks.every((c) => c.is !== 'time' || c.verdict !== 'stop');
+            const fine = checks.every((c) => c.is !== 'measure' || c.verdict === 'fine');
+            return { fits: fits && fine, wasteM3: plan.cup.volumeM3 + plan.reserveM3 };
+          });
+  const batches = shared.map(made);
+  return batches.some((b) => b === null) ? null : batches.flatMap((b) => b ?? []);
+}
+
+/** A colour of a coat with the recipe that it is mixed by. */
+export const plannedColours = ({ coat }: Pick<CoatView, 'coat'>, swatches: readonly Swatch[]) =>
+  coat.colours.map(({ name, share, swatchId }) => {
+    const recipe = swatches.find((s) => s.id === swatchId) ?? null;
+    return { name, share, recipe };
+  });
+
+/** Cups of colour that are cut out of a batch, in the order of cutting: white last of all. */
+export function cupsOf(
+  views: readonly CoatView[],
+  { sheet }: Resin,
+  swatches: readonly Swatch[],
+): Batch['cups'] {
+  const cut = views.flatMap((view) => {
+    const ledger = ledgerOf(view);
+    const mixKg = ledger.ok ? ledger.value.pouredM3 * mixDensity(sheet) : 0;
+    const colours = plannedColours(view, swatches);
+    const white = new Set(colours.filter((c) => c.recipe?.white).map((c) => c.name));
+    return colourCups(colours, mixKg).cups.map(({ colour, kg }) => ({
+      cup: { coatId: view.coat.id, colour, kg },
+      white: white.has(colour),
+    }));
+  });
+  const cups = [...cut.filter((c) => !c.white), ...cut.filter((c) => c.white)].map((c) => c.cup);
+  // A colour that a coat names twice is cut once.
+  const first = new Map(cups.map((c) => [`${c.coatId}/${c.colour}`, { ...c, kg: 0 }]));
+  for (const { coatId, colour, kg } of cups) {
+    const cup = first.get(`${coatId}/${colour}`);
+    if (cup) cup.kg += kg;
+  }
+  return [...first.values()];
+}
