@@ -1,8 +1,6 @@
 import {
   coatLedger,
   filmChecks,
-  planBatch,
-  type BatchPlan,
   type FilmCheck,
   type Ledger,
   type LedgerInput,
@@ -207,10 +205,6 @@ export const filmChecksOf = (view: CoatView, ledger: Ledger | null, room: Room):
     : filmChecks(
         checkInput(view.coat, groundOf(view), view.resin.sheet, ledger, roomAir(room).temperatureK),
       );
-
-/** One batch that serves several coats of one resin. */
-export const batchOf = (views: readonly CoatView[]): Result<BatchPlan> =>
-  planBatch(views.map((view) => ledgerInputOf(view)));
 
 /** Ledgers of coats as they stand, by what is around them: both change with their rows. */
 const ledgers = new WeakMap<CoatView['around'], Map<Coat, Result<Ledger>>>();

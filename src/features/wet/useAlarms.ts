@@ -4,25 +4,8 @@ import { alarmsOf, dueAt, stirTimes, type Alarm } from '@/core/wet';
 import { useShop } from '@/data/hooks';
 import { notify, ring } from '@/devices/alarm';
 import { alarmWords } from './alarmText';
+import { freshAlarms } from './told';
 import type { WetView } from './model';
-
-/** Which alarms this browser has told, by session: no part of the shop. */
-const keyOf = (sessionId: string) => `bilamina-told-${sessionId}`;
-function toldBefore(sessionId: string): readonly string[] {
-  try {
-    const kept: unknown = JSON.parse(localStorage.getItem(keyOf(sessionId)) ?? '[]');
-    return Array.isArray(kept) ? kept.filter((id): id is string => typeof id === 'string') : [];
-  } catch {
-    return [];
-  }
-}
-function keepTold(sessionId: string, ids: readonly string[]): void {
-  try {
-    localStorage.setItem(keyOf(sessionId), JSON.stringify(ids.slice(-200)));
-  } catch {
-    // Without storage it is told again after a reload: better twice than never.
-  }
-}
 
 /** What is due stands in the title of the page, so that it is seen from another one. */
 function useTitle(due: string): void {
@@ -52,10 +35,7 @@ export function useAlarms(view: WetView, nowMs: number): readonly Alarm[] {
   const ids = due.map((a) => a.id.replaceAll(' ', '-')).join(' ');
   const first = due.map((a) => alarmWords(a, view).title).join(' ');
   useEffect(() => {
-    const before = toldBefore(session.id);
-    const fresh = ids.split(' ').filter((id) => id !== '' && !before.includes(id));
-    if (fresh.length === 0) return;
-    keepTold(session.id, [...before, ...fresh]);
+    if (freshAlarms(session.id, ids.split(' ')).length === 0) return;
     if (sound) ring();
     notify(first);
   }, [ids, session.id, sound, first]);
