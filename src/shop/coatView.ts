@@ -23,6 +23,7 @@ import {
   type Batch,
   type Coat,
   type Layer,
+  type LossFactor,
   type Piece,
   type Resin,
   type Settings,
@@ -48,6 +49,8 @@ export interface CoatView {
     readonly sealed: ReadonlySet<string>;
     /** Room that films and mixes are planned with, K. */
     readonly roomK: number;
+    /** Losses that were learned and accepted. */
+    readonly losses: readonly LossFactor[];
   };
   readonly resin: Resin;
   readonly batch: Batch | null;
@@ -122,12 +125,13 @@ function makeView(shop: Shop, piece: Piece, nowMs: number, before: Known | undef
   const { areas, wholes, drawn } = placesIn(surveyed);
   const roomK = planRoomK(shop.room);
   const kept = before?.view.coats[0]?.around;
-  const around = (kept?.roomK === roomK && kept) || {
+  const around = (kept?.roomK === roomK && kept.losses === shop.settings.losses && kept) || {
     ...{ areas, wholes },
     coats: ofPiece(shop.coats, piece.id),
     layers: ofPiece(shop.layers, piece.id),
     sealed: sealedAreas(ofPiece(shop.tasks, piece.id), areas),
     roomK,
+    losses: shop.settings.losses,
   };
   const own = around.coats
     .map((coat) => viewCoat(coat, piece, shop, nowMs, around))
@@ -154,6 +158,7 @@ export function viewPiece(shop: Shop, piece: Piece, nowMs: number): PieceView {
     piece,
     shop.resins,
     shop.room,
+    shop.settings.losses,
     ...ofPiece(shop.areas, piece.id),
     ...ofPiece(shop.coats, piece.id).flatMap((c) => [c, byId(shop.batches, c.batchId)]),
     ...ofPiece(shop.layers, piece.id),
@@ -194,8 +199,20 @@ export const groundOf = ({ piece, around }: Pick<CoatView, 'piece' | 'around'>):
 });
 
 /** What the ledger of a coat is made from; `change` is what the user is trying out. */
-export const ledgerInputOf = (view: CoatView, change: Partial<Coat> = {}): LedgerInput =>
-  ledgerInput({ ...view.coat, ...change }, groundOf(view), view.resin.sheet);
+export const ledgerInputOf = (view: CoatView, change: Partial<Coat> = {}): LedgerInput => {
+  const coat = { ...view.coat, ...change };
+  return {
+    ...ledgerInput(coat, groundOf(view), view.resin.sheet),
+    learned: lossOf(coat, view),
+  };
+};
+
+/** What was learned of coats like this one before it was poured; nothing where its volume was given. */
+function lossOf(coat: Coat, { piece, around }: CoatView): LossFactor | null {
+  if (coat.intent.by === 'mix') return null;
+  const of = around.losses.find((l) => l.support === piece.support && l.kind === coat.kind);
+  return of && of.acceptedMs <= (coat.pouredMs ?? Infinity) ? of : null;
+}
 
 /** What the film of a coat will do, with the ledger that it is mixed by. */
 export const filmChecksOf = (view: CoatView, ledger: Ledger | null, room: Room): FilmCheck[] =>

@@ -1,5 +1,6 @@
 export { coatLedger, DEFAULT_REST_S, type Ledger } from './ledger';
 export type { LedgerLine } from './ledgerLine';
+export { learnedLoss, LEAST_POURS, LOSS_LIMITS, type LearnedLoss, type LossSample } from './losses';
 export { combineBatch, planBatch, type BatchCoat, type BatchPlan } from './batch';
 export {
   BAND_M,

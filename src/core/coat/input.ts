@@ -3,6 +3,7 @@ import { RESIN_DENSITY_KG_M3 } from '../resin';
 import type { Issue } from '../result';
 import type { Bead } from './bead';
 import { FLOOD_OVER_LIMITS_M2, type EdgeWetting } from './edgeWetting';
+import { LOSS_LIMITS, type LearnedLoss } from './losses';
 import type { ReliefHeights } from './relief';
 
 /** How the coat lies on an area. */
@@ -90,6 +91,8 @@ export interface LedgerInput {
   readonly edges: EdgeWetting;
   /** Share of its areas that the coat covers, 0…1; a patch covers less than all. */
   readonly coverage: number;
+  /** What pours before it taught of losses, and the user accepted; left out: nothing. */
+  readonly learned?: LearnedLoss | null;
   readonly overrides: readonly LedgerOverride[];
 }
 
@@ -114,6 +117,7 @@ export const LEDGER_LINES = [
   'bead',
   'run-off',
   'line',
+  'learned',
   'cup',
   'reserve',
 ] as const;
@@ -140,6 +144,8 @@ export function inputIssues(input: LedgerInput): Issue[] {
     if (!(value >= min && value <= max))
       issues.push({ code: 'out-of-range', path, value, allowed: { min, max } });
   };
+  if (input.learned)
+    check(['learned', 'factor'], input.learned.factor, LOSS_LIMITS.min, LOSS_LIMITS.max);
   if (input.areas.length === 0) issues.push({ code: 'required', path: ['areas'], value: [] });
   input.areas.forEach((area, i) => {
     const at = (name: string): Path => ['areas', i, name];

@@ -98,6 +98,29 @@ export function sigmaOf(lines: readonly LedgerLine[]): number {
   );
 }
 
+/** What coats of its kind took more, or less, than was planned for them; null where nothing was accepted. */
+function learnedLine(laidM3: number, { learned, overrides }: LedgerInput): LedgerLine | null {
+  if (!learned) return null;
+  const { factor, count, spread } = learned;
+  const line: LedgerLine = {
+    id: 'learned',
+    volumeM3: (factor - 1) * laidM3,
+    explanation: {
+      title: `Learned from ${count} pours`,
+      formula: '(used / planned − 1) × sum of the lines above',
+      inputs: [
+        { label: 'used / planned', value: factor, quantity: 'number', source: 'learned' },
+        { label: 'pours', value: count, quantity: 'number', source: 'learned' },
+        { label: 'spread from pour to pour', value: spread, quantity: 'number', source: 'learned' },
+        { label: 'sum of the lines above', value: laidM3, quantity: 'volume', source: 'computed' },
+      ],
+      source: 'Cups weighed before and after; accepted in the settings. Mean of the logarithms.',
+      sigma: (laidM3 * spread) / Math.sqrt(count),
+    },
+  };
+  return withOverride(line, overrides);
+}
+
 /** Mean film on all open edges, m; 0 without any. */
 function meanEdgeFilm({ areas, liquid }: LineContext): number {
   const bands = areas.flatMap((a) => a.openEdges.map((e) => ({ ...e, count: a.count })));
@@ -122,9 +145,15 @@ export function coatLedger(input: LedgerInput): Result<Ledger> {
   const body = BODY_LINES.map((line) => bodyLine(line, context))
     .filter((line) => line !== null)
     .map((line) => withOverride(line, overrides));
-  const netM3 = body.reduce((s, line) => s + line.volumeM3, 0);
+  const laidM3 = body.reduce((s, line) => s + line.volumeM3, 0);
+  const learned = learnedLine(laidM3, input);
+  const netM3 = laidM3 + (learned?.volumeM3 ?? 0);
   if (!(netM3 > 0)) return fail({ code: 'does-not-fit', path: ['thicknessM'], value: netM3 });
-  const base = [...body, withOverride(cupLine(netM3, context, usesGlove(context)), overrides)];
+  const base = [
+    ...body,
+    ...(learned ? [learned] : []),
+    withOverride(cupLine(netM3, context, usesGlove(context)), overrides),
+  ];
   const neededM3 = base.reduce((s, line) => s + line.volumeM3, 0);
   const sigmaM3 = sigmaOf(base);
   const reserve = withOverride(reserveLine(neededM3, sigmaM3, input), overrides);
@@ -141,7 +170,9 @@ export function coatLedger(input: LedgerInput): Result<Ledger> {
     byArea: context.areas.map((a) => ({
       name: a.name,
       volumeM3:
-        BODY_LINES.reduce((s, line) => s + line.volume(a, context) * asSet(line), 0) * a.count,
+        (netM3 / laidM3) *
+        BODY_LINES.reduce((s, line) => s + line.volume(a, context) * asSet(line), 0) *
+        a.count,
     })),
     neededM3,
     sigmaM3,

@@ -8,6 +8,7 @@ import {
   Beaker,
   CornerRightDown,
   Droplet,
+  GraduationCap,
   Droplets,
   Mountain,
   PanelBottom,
@@ -32,6 +33,7 @@ import { OverrideForm } from './OverrideForm';
 
 const LINE_ICON: Readonly<Record<LedgerLineId, LucideIcon>> = {
   line: PenLine,
+  learned: GraduationCap,
   face: SquareDashed,
   dome: Sunrise,
   relief: Mountain,

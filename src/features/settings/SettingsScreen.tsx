@@ -18,6 +18,7 @@ import type { Settings } from '@/records';
 import { AtBench } from './AtBench';
 import { Fonts } from './Fonts';
 import { Keeping } from './Keeping';
+import { Losses } from './Losses';
 import { draftOfSettings, readSettings, type SettingsDraft, type SettingsTold } from './model';
 
 /** Schools of preparation: where practitioners disagree, what this shop does. */
@@ -233,9 +234,12 @@ export function SettingsScreen() {
         gap="4"
         alignItems="start"
       >
-        <Panel>
-          <SettingsForm />
-        </Panel>
+        <Flex direction="column" gap="4">
+          <Panel>
+            <SettingsForm />
+          </Panel>
+          <Losses />
+        </Flex>
         <Flex direction="column" gap="4">
           <AtBench />
           <ShopData />
