@@ -45,5 +45,6 @@ export {
   type PigmentForm,
   type PlannedColour,
 } from './cups';
+export { linearLight, patchLuminance } from './opacity';
 export { MOST_COATS, shareOut, type Judged } from './split';
 export { STROKES, strokesOf, type Stroke, type StrokeCoat } from './strokes';

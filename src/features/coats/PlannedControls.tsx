@@ -20,7 +20,8 @@ import { TextField } from '@/ui/TextField';
 import { CoatDetails } from './CoatDetails';
 import { FitNote } from './FitNote';
 import { IntentFields } from './IntentFields';
-import { coloursText, readColours } from './colours';
+import { sharesText } from '@/features/common/shares';
+import { readColours } from './colours';
 import { lineDraft, LINE_WORDS, readLine } from './lines';
 import {
   draftOfIntent,
@@ -109,7 +110,7 @@ function PartControls({ view, onSave }: Pick<Props, 'view' | 'onSave'>) {
   const format = useFormat();
   const { coat } = view;
   const coverage = useFollowing(editText(coat.coverage, '%'), coat.coverage);
-  const colours = useFollowing(coloursText(coat.colours), coat.colours);
+  const colours = useFollowing(sharesText(coat.colours), coat.colours);
   const parsed = parseQuantity(coverage.value, 'share', '%', { min: 0.01, max: 1 });
   const issue = parsed.ok ? undefined : parsed.issues[0];
   const { swatches } = useShop();

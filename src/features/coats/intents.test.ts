@@ -3,7 +3,8 @@ import { asId, type Area } from '@/records';
 import { FieldReader } from '@/features/common/fieldReader';
 import { demoView, METRIC, NOW, plain, US } from '@/features/test/shop';
 import { pieceViews, type PieceView } from '@/shop/coatView';
-import { coloursText, readColours } from './colours';
+import { sharesText } from '@/features/common/shares';
+import { readColours } from './colours';
 import {
   draftOfIntent,
   draggedIntent,
@@ -156,7 +157,7 @@ describe('intentions as they are typed', () => {
     const kept = [swatch('other', 'b'), swatch('own', 'a')];
     const linked = (resinId: string) => readColours('teal 20 %', kept, resinId)?.[0]?.swatchId;
     expect([linked('a'), linked('b'), linked('c')]).toEqual(['own', 'other', 'other']);
-    expect(coloursText([{ name: 'teal', share: 0.2 }])).toBe('teal 20 %');
+    expect(sharesText([{ name: 'teal', share: 0.2 }])).toBe('teal 20 %');
     expect(readColours('')).toEqual([]);
     for (const bad of ['teal', 'teal 0 %', 'a 60 %, b 60 %', '20 %'])
       expect(readColours(bad)).toBeNull();

@@ -20,6 +20,7 @@ import { LearnedPanel } from './LearnedPanel';
 import { LabelForm } from './LabelForm';
 import { RatioTruth } from './RatioTruth';
 import { SheetFields } from './SheetFields';
+import { SwatchPanel } from './SwatchPanel';
 
 const WindowsChart = dynamic(() => import('./WindowsChart').then((m) => m.WindowsChart), {
   ssr: false,
@@ -143,6 +144,7 @@ export function SheetScreen({
         </Box>
       </Flex>
       {resin && <LotsPanel resin={resin} />}
+      {resin && <SwatchPanel resin={resin} />}
       {(resin || isNew) && (
         <SheetForm key={`${resinId}-${settings.units}`} resin={resin} justSaved={justSaved} />
       )}
