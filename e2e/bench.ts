@@ -119,6 +119,18 @@ export async function pressMain(page: Page, name: RegExp | string): Promise<void
 }
 
 /** The part that is being weighed reads as wanted, and is in. */
+/** Says that everything is at hand, one key each, and starts to mix. */
+export async function startMixing(page: Page, words: RegExp = /^Start: weigh A/): Promise<void> {
+  const open = page
+    .getByRole('region', { name: 'At hand' })
+    .getByRole('button', { pressed: false });
+  await expect(open).toHaveCount(5);
+  for (let left = 5; left > 0; left -= 1) {
+    await open.first().click();
+    await expect(open).toHaveCount(left - 1);
+  }
+  await pressMain(page, words);
+}
 export async function weighIn(page: Page, part: 'A' | 'B'): Promise<void> {
   await expect(page.getByRole('heading', { name: `Weigh part ${part}` })).toBeVisible();
   await page.getByRole('button', { name: /The scale shows/ }).click();

@@ -4,9 +4,10 @@ import {
   expectAccessible,
   openDemo,
   openPiece,
+  reloadStored,
+  startMixing,
   stayWhenAsked,
   test,
-  reloadStored,
 } from './bench';
 
 test('two tabs stay consistent', async ({ context }) => {
@@ -27,7 +28,7 @@ test('two tabs stay consistent', async ({ context }) => {
 
   // A session started in one tab shows on the strip of the other, and the coat can no longer be changed there.
   await desk.getByRole('link', { name: 'Add to a wet session' }).click();
-  await desk.getByRole('button', { name: 'Start: weigh A' }).click();
+  await startMixing(desk);
   await expect(desk.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
   await expect(bench.getByRole('region', { name: 'Bench strip' })).toContainText(
     'wet session · weigh A',

@@ -1,6 +1,6 @@
 import type { BrowserContext, Page } from '@playwright/test';
 import { seededRandom } from '../src/core/numeric';
-import { expect, mainButton, openDemo, openPiece, START, test } from './bench';
+import { expect, mainButton, openDemo, openPiece, START, startMixing, test } from './bench';
 import {
   comeBack,
   dump,
@@ -179,7 +179,7 @@ test.describe('seeded faults over the wet session: nothing lost, records and log
       await openDemo(first);
       await openPiece(first, 'Viaduct painting', 'coats');
       await first.getByRole('link', { name: 'Add to a wet session' }).click();
-      await first.getByRole('button', { name: 'Start: weigh A' }).click();
+      await startMixing(first);
       await expect(first).toHaveURL(/\/wet\/[^n]/);
       const path = new URL(first.url()).pathname;
       let page = first;

@@ -6,9 +6,10 @@ import {
   openDemo,
   openPiece,
   pressMain,
+  reloadStored,
+  startMixing,
   test,
   weighIn,
-  reloadStored,
 } from './bench';
 
 test('new piece to logged, curing coat, exported and imported again', async ({ page }) => {
@@ -48,7 +49,7 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
   await expect(page.getByRole('link', { name: /Prepare first: 3 steps are open/ })).toBeVisible();
   await makeReady(page);
   await page.getByRole('link', { name: 'Add to a wet session' }).click();
-  await page.getByRole('button', { name: 'Start: weigh A' }).click();
+  await startMixing(page);
   await weighIn(page, 'A');
   await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
   await page.getByRole('button', { name: '+10' }).click();
@@ -152,7 +153,7 @@ test('undo takes a wrong tap back, and too much B is put right with A', async ({
   await openPiece(page, 'Signal lamp lens', 'coats');
   await makeReady(page);
   await page.getByRole('link', { name: 'Add to a wet session' }).click();
-  await page.getByRole('button', { name: 'Start: weigh A' }).click();
+  await startMixing(page);
   await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
   // By keyboard alone: R is the reading, the space bar takes it in once the button takes taps.
   await page.keyboard.press('r');

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openDemo, openPiece, test } from './bench';
+import { expect, expectAccessible, openDemo, openPiece, startMixing, test } from './bench';
 
 test.use({ viewport: { width: 1280, height: 800 } });
 
@@ -143,7 +143,7 @@ test('bottles say what is left and what came out of them, and a batch is mixed f
   await expect(page.getByText('! Past its date since 1 Nov 2026')).toBeVisible();
   await expect(page.getByText('! Only 100 g of A should be left')).toBeVisible();
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Start: weigh A' }).click();
+  await startMixing(page);
   await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
   await page.goto('/resins');
   await page.getByRole('heading', { name: 'Millrace Clear' }).click();

@@ -107,6 +107,9 @@ await page
 await shot('room');
 await piece('Viaduct painting', 'coats');
 await click('link', 'Add to a wet session');
+for (const here of ['Gloves', 'Window', 'Extinguisher', 'Covers', 'Phone'])
+  await click('button', new RegExp(`^○ ${here}`));
+await page.clock.runFor(900);
 await click('button', 'Start: weigh A');
 await click('button', /The scale shows/);
 await click('button', /^A is in/);

@@ -39,6 +39,11 @@ export const median = (values) => [...values].sort((x, y) => x - y)[Math.floor(v
 
 export const STEPS = [
   ['Add to a wet session', 'gather the coats'],
+  ['Gloves and sleeves', '✓ Gloves'],
+  ['Window open', '✓ Window'],
+  ['Extinguisher here', '✓ Extinguisher'],
+  ['Covers lie ready', '✓ Covers'],
+  ['Phone out', '✓ Phone'],
   ['Start: weigh A', 'Weigh part A'],
   ['The scale shows', 'read:'],
   ['A is in', 'Weigh part B'],

@@ -1,5 +1,6 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
+import { Moon, Sun } from 'lucide-react';
 import { useState } from 'react';
 import { DISCARD_REASONS, type Alarm, type DiscardReason } from '@/core/wet';
 import { useAct, useShop } from '@/data/hooks';
@@ -51,7 +52,7 @@ export function SoundKey() {
     void act('turn the sound on or off', (db, c) => chooseAtBench(db, c, { sound: !sound }));
   };
   return (
-    <Button variant="quiet" minH="44px" aria-pressed={sound} onClick={turn}>
+    <Button variant="quiet" minH="44px" px="2" aria-pressed={sound} onClick={turn}>
       Sound {sound ? 'on' : 'off'}
     </Button>
   );
@@ -66,12 +67,15 @@ export function LookKey() {
     <Button
       variant="quiet"
       minH="44px"
+      minW="44px"
+      px="0"
+      aria-label="Dark look"
       aria-pressed={benchLook === 'dark'}
       onClick={() =>
         void act('change the look', (db, c) => chooseAtBench(db, c, { benchLook: next }))
       }
     >
-      Dark
+      {benchLook === 'dark' ? <Sun size={22} aria-hidden /> : <Moon size={22} aria-hidden />}
     </Button>
   );
 }

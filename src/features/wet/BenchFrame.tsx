@@ -139,7 +139,7 @@ export function BenchFrame({
           </Heading>
           <Box color="ink2">for {view.coats.map((c) => c.piece.name).join(', ')}</Box>
         </Flex>
-        <Flex align="center" gap="6">
+        <Flex align="center" gap="2">
           <StepTrail view={view} />
           <LookKey />
           <SoundKey />

@@ -52,6 +52,7 @@ export function BigAction({
       touchAction="none"
       userSelect="none"
       disabled={disabled}
+      data-hold={hold ? hotkey : undefined}
       aria-disabled={!armed.isArmed || undefined}
       opacity={armed.isArmed || disabled ? 1 : 0.55}
       {...armed.handlers}

@@ -67,15 +67,11 @@ export function Rounds({
       >
         by {bubblesBy}
       </Button>
-      <Button
-        minH="64px"
-        fontSize="lg"
-        aria-label={`${piece.name}: looked over in raking light, clean`}
-        onClick={() => void act('note a clean look', (db, c) => lookOver(db, c, batch.id, coat.id))}
-      >
-        Looks clean
-      </Button>
-      <FoundWet coat={coat} piece={piece} />
+      <FoundWet
+        coat={coat}
+        piece={piece}
+        onClean={() => void act('note a clean look', (db, c) => lookOver(db, c, batch.id, coat.id))}
+      />
       <Box fontSize="md" fontWeight={due ? '600' : '400'} color={late ? 'oxide' : 'ink'}>
         {late ? '! bubbles overdue' : due ? 'look now' : `again ${clockText(round.fromMs, nowMs)}`}
       </Box>
@@ -147,7 +143,7 @@ export function CoatRow({ words, marked, ...row }: Props) {
                 {row.view.batch.measure === 'weight' && (
                   <>
                     {' '}
-                    or <Figure>{scale(pourKg).text}</Figure> out of the cup
+                    or <Figure>{scale(pourKg).text}</Figure>
                   </>
                 )}
               </>

@@ -29,18 +29,31 @@ export function CupWeight({ view }: { view: WetView }) {
   return (
     <Box as="section" aria-label="Cup on the scale" mt="3">
       <Flex gap="3" align="center" wrap="wrap" fontSize="lg">
-        {live && scale ? (
+        {scale && (
           <Button
             minH="64px"
             fontSize="lg"
-            disabled={!live.steady || !(live.kg > 0)}
-            onClick={() => take({ kg: live.kg, by: scale.by })}
+            disabled={!live?.steady || !(live.kg > 0)}
+            onClick={() => live && take({ kg: live.kg, by: scale.by })}
           >
-            Take the cup’s weight: {show(live.kg).text}
+            Take the cup’s weight: {live ? show(live.kg).text : 'no scale'}
           </Button>
-        ) : (
-          <Button minH="64px" fontSize="lg" onClick={() => setAsking(true)}>
-            {done.cupKg === null ? 'Weigh the full cup …' : 'Weigh the cup again …'}
+        )}
+        <Button
+          minH="64px"
+          fontSize="lg"
+          variant={scale ? 'quiet' : 'outline'}
+          onClick={() => setAsking(true)}
+        >
+          {scale
+            ? 'By hand …'
+            : done.cupKg === null
+              ? 'Weigh the full cup …'
+              : 'Weigh the cup again …'}
+        </Button>
+        {scale && !live && (
+          <Button minH="64px" fontSize="lg" variant="amber" onClick={scale.again}>
+            Try again
           </Button>
         )}
         {done.cupKg !== null && (

@@ -24,7 +24,16 @@ const WHILE_WET: readonly (readonly [kind: DefectKind, words: string, remedy: st
 ];
 
 /** A tap for what is wrong and one for where make a finding; then it says what helps while it is wet. */
-export function FoundWet({ coat, piece }: { coat: Coat; piece: Piece }) {
+export function FoundWet({
+  coat,
+  piece,
+  onClean,
+}: {
+  coat: Coat;
+  piece: Piece;
+  /** It was looked over, and nothing is wrong. */
+  onClean: () => void;
+}) {
   const act = useAct();
   const [open, setOpen] = useState(false);
   const { areas } = useShop();
@@ -52,7 +61,7 @@ export function FoundWet({ coat, piece }: { coat: Coat; piece: Piece }) {
         aria-label={`Found something on ${piece.name}`}
         onClick={() => setOpen(true)}
       >
-        Found …
+        Look over …
       </Button>
       <Dialog.Root open={open} onOpenChange={(e) => !e.open && close()} size="lg">
         <Portal>
@@ -80,6 +89,18 @@ export function FoundWet({ coat, piece }: { coat: Coat; piece: Piece }) {
                   />
                 ) : (
                   <Grid templateColumns="1fr 1fr" gap="3">
+                    <Button
+                      minH="84px"
+                      fontSize="xl"
+                      gridColumn="1 / -1"
+                      variant="ink"
+                      onClick={() => {
+                        close();
+                        onClean();
+                      }}
+                    >
+                      Nothing: it looks clean
+                    </Button>
                     {WHILE_WET.map((what) => (
                       <Button
                         key={what[0]}
@@ -100,7 +121,7 @@ export function FoundWet({ coat, piece }: { coat: Coat; piece: Piece }) {
                   variant={found ? 'ink' : 'outline'}
                   onClick={close}
                 >
-                  {found ? 'Done' : 'Nothing after all'}
+                  {found ? 'Done' : 'Not now'}
                 </Button>
               </Dialog.Footer>
             </Dialog.Content>

@@ -14,9 +14,12 @@ export function HandOfScale({ hand }: { hand: SimulatedScale }) {
     <Button
       minH="64px"
       touchAction="none"
-      onPointerDown={() => hand.pour(flowKgS)}
-      onPointerUp={() => hand.pour(0)}
-      onPointerLeave={(e) => e.buttons > 0 && hand.pour(0)}
+      onPointerDown={(e) => {
+        // What is shown above may move the key away from under the finger.
+        e.currentTarget.setPointerCapture(e.pointerId);
+        hand.pour(flowKgS);
+      }}
+      onLostPointerCapture={() => hand.pour(0)}
       onKeyDown={(e) => e.key === 'Enter' && !e.repeat && hand.pour(flowKgS)}
       onKeyUp={(e) => e.key === 'Enter' && hand.pour(0)}
     >

@@ -29,7 +29,7 @@ export function restWords(
   if (more) return `${over} more than asked for`;
   if (part === 'B') return `of ${meter.show(wantedKg).text} · ${over} over`;
   const moreB = meter.show(-left * massRatioBA(view.resin.sheet)).text;
-  return `of ${meter.show(wantedKg).text} · ${over} over: B follows with ${moreB} more`;
+  return `of ${meter.show(wantedKg).text} · ${over} over: B +${moreB}`;
 }
 
 const AWAY_WORDS: Readonly<Record<Extract<LiveReading, { is: 'away' }>['why'], string>> = {
@@ -97,7 +97,7 @@ export function LiveNumber({
           {` ${unit}`}
         </Box>
       </Figure>
-      <Figure display="block" fontSize="3xl" fontWeight="600" lineHeight="1.2">
+      <Figure display="block" fontSize="2xl" fontWeight="600" lineHeight="1.3" whiteSpace="nowrap">
         {restWords(weighing, reading.kg, view, meter)}
       </Figure>
       {gauge && <RatioBar brief gauge={gauge} meter={{ A: meter, B: meter }} />}

@@ -240,7 +240,9 @@ export function WorkStep({ view }: { view: WetView }) {
             ))}
           </Flex>
           {pouring && next && !over && <Strokes entry={next} />}
-          {view.batch.measure === 'weight' && done.discarded === null && <CupWeight view={view} />}
+          {view.batch.measure === 'weight' &&
+            done.discarded === null &&
+            (pouring || done.cupKg !== null) && <CupWeight view={view} />}
         </Box>
       </Flex>
     </BenchFrame>

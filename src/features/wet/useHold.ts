@@ -1,8 +1,15 @@
+import { TAKES_KEYS } from './useKey';
 import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 
 /** How long something must be held down, ms. */
 export const HOLD_MS = 1200;
 const FRAME_MS = 60;
+
+/** The key belongs to another control that has the focus. */
+function ofAnother(target: EventTarget | null, hotkey: string): boolean {
+  const control = target instanceof Element ? target.closest(TAKES_KEYS) : null;
+  return control !== null && control.getAttribute('data-hold') !== hotkey;
+}
 
 /**
  * An act that wants to be held down, by pointer or by its key; an assistive device, which cannot hold, presses twice.
@@ -35,7 +42,7 @@ export function useHold(onHeld: () => void, enabled: boolean, hotkey: string) {
     if (!enabled) return;
     const isKey = (event: KeyboardEvent) => event.key.toLowerCase() === hotkey;
     const down = (event: KeyboardEvent) => {
-      if (!isKey(event)) return;
+      if (!isKey(event) || ofAnother(event.target, hotkey)) return;
       event.preventDefault();
       // A key that was down before these words came only repeats.
       if (!event.repeat) start();

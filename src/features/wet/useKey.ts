@@ -1,7 +1,8 @@
 'use client';
 import { useLayoutEffect, useRef } from 'react';
 
-const TAKES_KEYS = 'input, select, textarea, button, a, [role=slider]';
+/** Controls that keep a key for themselves while they have the focus. */
+export const TAKES_KEYS = 'input, select, textarea, button, a, [role=slider]';
 
 /**
  * Runs an action on one key, unless the key belongs to the control that has the focus. The key works as

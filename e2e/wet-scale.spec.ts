@@ -1,0 +1,247 @@
+import type { Locator, Page } from '@playwright/test';
+import {
+  expect,
+  expectAccessible,
+  holdDown,
+  mainButton,
+  makeReady,
+  openDemo,
+  openPiece,
+  pressMain,
+  reloadStored,
+  startMixing,
+  test,
+} from './bench';
+
+const shown = (page: Page) => page.getByTestId('live-weight');
+const grams = async (of: Locator) => Number.parseFloat(await of.innerText());
+
+/** The simulated hand pours until the scale shows so much, and waits until it is steady. */
+async function pourTo(page: Page, atLeast: number): Promise<void> {
+  const key = page.getByRole('region', { name: 'Simulated hand' });
+  const hold = async (name: string, until: number) => {
+    if ((await grams(shown(page))) >= until) return;
+    const box = await key.getByRole('button', { name, exact: true }).boundingBox();
+    await page.mouse.move((box?.x ?? 0) + 20, (box?.y ?? 0) + 20);
+    await page.mouse.down();
+    await expect.poll(() => grams(shown(page)), { intervals: [30] }).toBeGreaterThanOrEqual(until);
+    await page.mouse.up();
+  };
+  await hold('Pour', atLeast - 6);
+  await hold('Drip', atLeast);
+  await expect(page.getByText(/· steady · simulated scale/)).toBeVisible();
+}
+/** How much is wanted of the part that is weighed. */
+async function wanted(page: Page): Promise<number> {
+  const text = await page.getByText(/^(✓ )?of [\d.]+\sg/).innerText();
+  return Number(/of ([\d.]+)/.exec(text)?.[1]);
+}
+async function tare(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Cup on' }).click();
+  await pressMain(page, /^Tare the empty cup/);
+  await expect(shown(page)).toBeVisible();
+}
+async function weighBoth(page: Page): Promise<void> {
+  await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+  await tare(page);
+  await pourTo(page, await wanted(page));
+  await pressMain(page, /^A is in: /);
+  await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
+  await pourTo(page, await wanted(page));
+  await pressMain(page, /^B is in, stir/);
+}
+async function stir(page: Page): Promise<void> {
+  await pressMain(page, /Start stirring/);
+  await page.clock.fastForward('04:10');
+  await pressMain(page, /Stirred, no streaks/);
+}
+
+/** A session of the relief map, the viaduct and the tray, on the simulated scale. */
+async function gather(page: Page): Promise<void> {
+  await openDemo(page);
+  await openPiece(page, 'Relief map', 'coats');
+  await makeReady(page);
+  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await page.getByLabel('Scale at the bench').selectOption('simulated scale, 0.1 g');
+  await page.getByRole('checkbox', { name: /Viaduct painting/ }).check();
+}
+
+test.describe('a session on a scale that is followed', () => {
+  test('two pieces in two batches: overshoot put right, the cup weighed around each pour, all in the log', async ({
+    page,
+  }) => {
+    test.slow();
+    await gather(page);
+    await expect(page.getByRole('region', { name: 'Batch 1 of 2' })).toContainText('Relief map');
+    await expect(page.getByRole('region', { name: 'Batch 2 of 2' })).toContainText('Viaduct');
+    await expectAccessible(page);
+    await startMixing(page);
+    const batches = page.getByRole('navigation', { name: 'Batches of this session' });
+    await expect(batches.getByRole('button')).toHaveCount(2);
+
+    // Part A a little over: B follows with more.
+    await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+    await expect(page.getByText('Put the empty cup on')).toBeVisible();
+    await expectAccessible(page);
+    await tare(page);
+    const wantedA = await wanted(page);
+    await pourTo(page, wantedA + 2);
+    await expect(page.getByText(/[\d.]+\sg over: B \+[\d.]+\sg/)).toBeVisible();
+    const a = await grams(shown(page));
+    // A reload loses neither tare nor weight.
+    await reloadStored(page);
+    await expect.poll(() => grams(shown(page))).toBeLessThan(1);
+    await page.getByRole('button', { name: 'By hand' }).click();
+    await page.getByRole('button', { name: 'Back to the simulated scale' }).click();
+    await pourTo(page, a);
+    await pressMain(page, /^A is in: /);
+
+    // Too much B: the key of the part asks for more A, weighed as it is poured.
+    await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
+    const wantedB = await wanted(page);
+    await pourTo(page, wantedB * 1.06);
+    await expect(page.getByText(/of A to restore the ratio, stir twice as long/)).toBeVisible();
+    await expect(page.getByRole('button', { name: /B is in, ratio off: hold/ })).toBeVisible();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: /^Add [\d.]+\sg of A$/ }).click();
+    await expect(page.getByRole('heading', { name: 'Add part A' })).toBeVisible();
+    await pourTo(page, await wanted(page));
+    await pressMain(page, /^A added: /);
+    await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
+    await expect(page.getByText(/✓ [+−]?[01]\.\d % B/)).toBeVisible();
+    await pressMain(page, /^B is in, stir/);
+    await stir(page);
+
+    // The first is poured with its cup on the scale.
+    await page.clock.fastForward('02:05');
+    await page.getByRole('button', { name: /Take the cup’s weight: / }).click();
+    await expect(page.getByText(/^it weighed/)).toBeVisible();
+    await expect(page.getByRole('list', { name: /Order of strokes, Relief map/ })).toContainText(
+      'level once more',
+    );
+    await expectAccessible(page);
+    await pressMain(page, /^Poured: Relief map/);
+    const out = page.getByRole('button', { name: 'Pour out' });
+    const box = await out.boundingBox();
+    await page.mouse.move((box?.x ?? 0) + 20, (box?.y ?? 0) + 20);
+    await page.mouse.down();
+    await expect(page.getByText(/[1-9]\d\.\d\sg have left it/)).toBeVisible();
+    await page.mouse.up();
+    await (await mainButton(page, /Take the cup’s weight: /)).click();
+    await expect(page.getByText(/[\d.]+\sg used/)).toBeVisible();
+    await expectAccessible(page);
+
+    // The second batch is looked at while the first lies open, and the first comes back by itself.
+    await batches.getByRole('button', { name: /Batch 2/ }).click();
+    await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+    await batches.getByRole('button', { name: /Batch 1/ }).click();
+    await pressMain(page, /^Covered/);
+    await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+    await weighBoth(page);
+    await stir(page);
+    await pressMain(page, /^Poured: Viaduct painting/);
+    await pressMain(page, /^Covered/);
+    await expect(page.getByRole('heading', { name: /The clocks run/ })).toBeVisible();
+    await expectAccessible(page);
+
+    await page.getByRole('link', { name: 'Today' }).click();
+    await page.getByRole('link', { name: 'Book' }).click();
+    const log = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
+    await expect(log.filter({ hasText: 'added A' }).first()).toContainText('simulated scale');
+    await expect(log.filter({ hasText: 'weighed A' }).first()).toContainText('simulated scale');
+    await expect(log.filter({ hasText: 'cup weighed' }).first()).toContainText('used');
+  });
+
+  test('a scale that is lost in mid-pour: nothing is made up, by hand goes on, and it comes back', async ({
+    page,
+  }) => {
+    await gather(page);
+    await startMixing(page);
+    await tare(page);
+    await pourTo(page, 40);
+    const kept = await grams(shown(page));
+    await page.getByRole('button', { name: 'Plug out' }).click();
+    await expect(page.getByText('The scale is lost')).toBeVisible();
+    await expect(page.getByRole('button', { name: /Tare the empty cup/ })).toBeDisabled();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await expect.poll(() => grams(shown(page))).toBeGreaterThan(kept - 1);
+    await page.getByRole('button', { name: 'Plug out' }).click();
+    // By hand: the field starts empty, and what it showed is only told.
+    const byHand = page.getByRole('button', { name: /By hand; it showed [\d.]+\sg/ });
+    await byHand.click();
+    await expect(page.getByText('○ not read yet')).toBeVisible();
+    await holdDown(page, /A is in, not read: hold/);
+    await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
+    await page.getByRole('link', { name: 'Today' }).click();
+    await page.getByRole('link', { name: 'Book' }).click();
+    const log = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
+    await expect(log.filter({ hasText: 'weighed A' }).first()).toContainText('assumed');
+  });
+});
+
+test('colours are cut one by one, and a session that was forgotten is closed with what is known', async ({
+  page,
+}) => {
+  test.slow();
+  await openDemo(page);
+  // The tray’s first two coats are left out: its colours are the first thing to pour.
+  await openPiece(page, 'Estuary panel', 'coats');
+  await makeReady(page);
+  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await startMixing(page);
+  for (const part of ['A', 'B']) {
+    await page.getByRole('button', { name: /The scale shows/ }).click();
+    await pressMain(page, new RegExp(`^${part} is in`));
+  }
+  await pressMain(page, /Start stirring/);
+  await pressMain(page, /^Pause/);
+  await expect(page.getByText(/Paused for .*: the working time runs on/)).toBeVisible();
+  await pressMain(page, /^Stir on/);
+  await page.clock.fastForward('04:20');
+  await pressMain(page, /Stirred, no streaks/);
+  await expect(page.getByRole('heading', { name: 'Colours', exact: true })).toBeVisible();
+  await expectAccessible(page);
+  const cups = page.getByRole('region', { name: 'Cups' });
+  await expect(cups).toContainText('teal');
+  // Not read: only a hold takes it in.
+  await (await mainButton(page, /teal is in, not read: hold/)).click();
+  await expect(page.getByRole('heading', { name: 'Colours', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: /The scale shows/ }).click();
+  await pressMain(page, /^teal is in/);
+  await expect(page.getByRole('heading', { name: 'Pour', exact: true })).toBeVisible();
+  await pressMain(page, /^Poured/);
+  await page.clock.fastForward('12:00:00');
+  const left = page.getByRole('region', { name: 'Left standing' });
+  await expect(left).toContainText('Nothing was done here since');
+  await left.getByRole('button', { name: 'Close it with what is known' }).click();
+  await expect(
+    page.getByRole('heading', { name: 'Closed. When it was covered is not known.' }),
+  ).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('the bench in a dim room passes axe, and keeps its look over a reload', async ({ page }) => {
+  await openDemo(page);
+  await openPiece(page, 'Viaduct painting', 'coats');
+  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await startMixing(page);
+  await page.getByRole('button', { name: 'Dark look' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-look', 'dark');
+  await expectAccessible(page);
+  await reloadStored(page);
+  await expect(page.locator('html')).toHaveAttribute('data-look', 'dark');
+  for (const part of ['A', 'B']) {
+    await page.getByRole('button', { name: /The scale shows/ }).click();
+    await expectAccessible(page);
+    await pressMain(page, new RegExp(`^${part} is in`));
+  }
+  await stir(page);
+  await expectAccessible(page);
+  await page.clock.fastForward('45:00');
+  await expect(page.getByRole('heading', { name: 'Stop' })).toBeVisible();
+  await expectAccessible(page);
+  await pressMain(page, /Stop: pour no more/);
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(page.locator('html')).not.toHaveAttribute('data-look', 'dark');
+});
