@@ -56,6 +56,19 @@ test('refuses other types, other origins, other hosts, and what would take too l
   expect((await many.json()).faults.length).toBeLessThanOrEqual(100);
 });
 
+test('the simulated scale answers what it understands, and no other origin', async ({
+  request,
+}) => {
+  const ask = (query: string, headers: Record<string, string> = {}) =>
+    request.get(`/api/scale?${query}`, { headers });
+  for (const query of ['', 'load=&flow=0&step=0.0001', 'load=1&flow=9&step=0.0001'])
+    expect((await ask(query)).status()).toBe(422);
+  for (const step of ['0.01', 'NaN', '-0.001'])
+    expect((await ask(`load=1&flow=0&step=${step}`)).status()).toBe(422);
+  const good = 'load=1&flow=0&step=0.0001';
+  expect((await ask(good, { 'sec-fetch-site': 'cross-site' })).status()).toBe(403);
+});
+
 test('a computation that takes too long ends with a fault, and the server goes on', async ({
   request,
 }) => {

@@ -56,23 +56,31 @@ async function stir(page: Page): Promise<void> {
   await pressMain(page, /Stirred, no streaks/);
 }
 
-/** A session of the relief map, the viaduct and the tray, on the simulated scale. */
-async function gather(page: Page): Promise<void> {
+/** A session of the relief map and the viaduct, and of the lens where it is asked for, on the simulated scale. */
+async function gather(page: Page, lens = false): Promise<void> {
   await openDemo(page);
+  if (lens) {
+    await openPiece(page, 'Signal lamp lens', 'coats');
+    await makeReady(page);
+  }
   await openPiece(page, 'Relief map', 'coats');
   await makeReady(page);
   await page.getByRole('link', { name: 'Add to a wet session' }).click();
   await page.getByLabel('Scale at the bench').selectOption('simulated scale, 0.1 g');
   await page.getByRole('checkbox', { name: /Viaduct painting/ }).check();
+  await page.getByLabel('Largest cup').fill('500 ml');
+  await page.keyboard.press('Enter');
+  if (lens) await page.getByRole('checkbox', { name: /Signal lamp lens/ }).check();
 }
 
 test.describe('a session on a scale that is followed', () => {
-  test('two pieces in two batches: overshoot put right, the cup weighed around each pour, all in the log', async ({
+  test('three pieces in two batches: overshoot put right, the cup weighed around each pour, all in the log', async ({
     page,
   }) => {
     test.slow();
-    await gather(page);
-    await expect(page.getByRole('region', { name: 'Batch 1 of 2' })).toContainText('Relief map');
+    await gather(page, true);
+    const first = page.getByRole('region', { name: 'Batch 1 of 2' });
+    await expect(first).toContainText('Relief map, Signal lamp lens');
     await expect(page.getByRole('region', { name: 'Batch 2 of 2' })).toContainText('Viaduct');
     await expectAccessible(page);
     await startMixing(page);
@@ -110,7 +118,12 @@ test.describe('a session on a scale that is followed', () => {
     await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
     await expect(page.getByText(/✓ [+−]?[01]\.\d % B/)).toBeVisible();
     await pressMain(page, /^B is in, stir/);
-    await stir(page);
+    await pressMain(page, /Start stirring/);
+    await page.clock.fastForward('01:00');
+    await reloadStored(page);
+    await expect(page.getByText('1:0', { exact: false }).first()).toBeVisible();
+    await page.clock.fastForward('03:10');
+    await pressMain(page, /Stirred, no streaks/);
 
     // The first is poured with its cup on the scale.
     await page.clock.fastForward('02:05');
@@ -130,11 +143,35 @@ test.describe('a session on a scale that is followed', () => {
     await (await mainButton(page, /Take the cup’s weight: /)).click();
     await expect(page.getByText(/[\d.]+\sg used/)).toBeVisible();
     await expectAccessible(page);
+    await reloadStored(page);
+    await expect(page.getByText(/[\d.]+\sg used/)).toBeVisible();
+
+    // Six minutes later bubbles are looked for, and what is seen is noted where it is.
+    await page.clock.fastForward('06:00');
+    const due = page.getByRole('list', { name: 'Due now' });
+    await expect(due).toContainText('Look Relief map over for bubbles.');
+    await page
+      .getByRole('button', { name: 'Relief map: gone over for bubbles by warm air' })
+      .click();
+    await expect(due).toHaveCount(0);
+    await page.getByRole('button', { name: 'Found something on Relief map' }).click();
+    await page.getByRole('button', { name: 'Hair, lint, dots in a row' }).click();
+    await page.getByRole('button', { name: /^middle left of / }).click();
+    await expect(page.getByText('Lift it with tweezers or a pick')).toBeVisible();
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
+    await page.getByRole('button', { name: 'Found something on Relief map' }).click();
+    await page.getByRole('button', { name: 'Nothing: it looks clean' }).click();
+
+    await page.getByRole('button', { name: 'Cover Relief map now' }).click();
+    await expect(page.getByText(/^covered \d\d:\d\d$/)).toBeVisible();
+    await pressMain(page, /^Poured: Signal lamp lens/);
 
     // The second batch is looked at while the first lies open, and the first comes back by itself.
     await batches.getByRole('button', { name: /Batch 2/ }).click();
     await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
     await batches.getByRole('button', { name: /Batch 1/ }).click();
+    await expect(page.getByRole('button', { name: /^Covered/ })).toBeVisible();
+    await reloadStored(page);
     await pressMain(page, /^Covered/);
     await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
     await weighBoth(page);
@@ -150,6 +187,14 @@ test.describe('a session on a scale that is followed', () => {
     await expect(log.filter({ hasText: 'added A' }).first()).toContainText('simulated scale');
     await expect(log.filter({ hasText: 'weighed A' }).first()).toContainText('simulated scale');
     await expect(log.filter({ hasText: 'cup weighed' }).first()).toContainText('used');
+    for (const kind of [
+      'looked over',
+      'defect noted',
+      'bubble round',
+      'stirred',
+      'session started',
+    ])
+      await expect(log.filter({ hasText: kind }).first()).toBeVisible();
   });
 
   test('a scale that is lost in mid-pour: nothing is made up, by hand goes on, and it comes back', async ({

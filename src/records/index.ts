@@ -39,6 +39,7 @@ export type { WetSession } from './session';
 export {
   BAUDS,
   BENCH_LOOKS,
+  CUP_LIMITS_M3,
   DEFAULT_SETTINGS,
   ROOM_WEATHERS,
   type LossFactor,

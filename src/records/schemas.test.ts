@@ -13,7 +13,7 @@ const rowsOf = (table: TableName): Row[] =>
 
 /** Fields that may be null: nothing is known yet. */
 const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {
-  settings: ['lastBackupMs', 'sensor', 'scale'],
+  settings: ['lastBackupMs', 'sensor', 'scale', 'cupM3'],
   resins: ['price', 'learnsFromMs'],
   pieces: ['level', 'turnedMs', 'dueMs'],
   areas: ['partOf'],

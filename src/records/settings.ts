@@ -21,6 +21,8 @@ export type ScaleChoice =
   | { readonly kind: 'serial'; readonly baud: number };
 /** Looks of the bench: paper by day, dark in a dim room. */
 export const BENCH_LOOKS = ['paper', 'dark'] as const;
+/** Cups that resin is mixed in, m³. Judgement, no source. */
+export const CUP_LIMITS_M3 = { min: 1e-5, max: 0.05 } as const;
 /** Rates that a scale on a serial port may speak at. */
 export const BAUDS = [1200, 2400, 4800, 9600, 19_200, 38_400, 57_600, 115_200] as const;
 
@@ -54,6 +56,8 @@ export interface Settings {
   /** Null: readings are told by hand. */
   readonly scale: ScaleChoice | null;
   readonly benchLook: (typeof BENCH_LOOKS)[number];
+  /** What the largest cup takes, m³; null: nobody said. */
+  readonly cupM3: number | null;
   readonly losses: readonly LossFactor[];
   readonly reserve: ReserveSchool;
   readonly rule: 'five' | 'six';
@@ -77,6 +81,7 @@ export const DEFAULT_SETTINGS: Settings = {
   sound: true,
   scale: null,
   benchLook: 'paper',
+  cupM3: null,
   losses: [],
   reserve: { by: 'risk', confidence: 0.95 },
   rule: 'five',
@@ -114,6 +119,7 @@ export const SETTINGS = defineRecord<Settings>()({
         .allow(null)
         .required(),
       benchLook: oneOf(BENCH_LOOKS),
+      cupM3: number().min(CUP_LIMITS_M3.min).max(CUP_LIMITS_M3.max).allow(null),
       losses: listOf(
         Joi.object({
           support: oneOf(SUPPORTS),

@@ -1,6 +1,6 @@
 import { asId, DEFAULT_SETTINGS, stateOf, type Batch } from '@/records';
 import { demoView, NOW } from '@/features/test/shop';
-import { checksOf, cupsOf, proposeBatches, type BatchLimits } from './batches';
+import { checksOf, cupsOf, proposeBatches, type BatchLimits, type SharedOut } from './batches';
 import { ledgerInputOf, ledgerOf, pieceViews, type CoatView } from './coatView';
 import { lossViews } from './losses';
 import type { Shop } from './shop';
@@ -17,12 +17,13 @@ const VIADUCT = coatNamed('Viaduct painting', 'Flood 2');
 const COASTERS = coatNamed('Buffet coasters', 'Flood 1');
 const limits = (more: Partial<BatchLimits> = {}): BatchLimits => ({
   ...{ resin: RELIEF.resin, roomK: 295.35, stepKg: { a: 1e-4, b: 1e-4 }, pourS: 360 },
-  ...{ greatestKg: null, ...more },
+  ...{ greatestKg: null, cupM3: null, ...more },
 });
-const names = (views: readonly CoatView[], more: Partial<BatchLimits> = {}) =>
-  proposeBatches(views, 'as few as fit', limits(more))?.map((b) =>
-    b.views.map((v) => v.piece.name),
-  );
+const names = (
+  views: readonly CoatView[],
+  more: Partial<BatchLimits> = {},
+  how: SharedOut = 'as few as are safe',
+) => proposeBatches(views, how, limits(more))?.map((b) => b.views.map((v) => v.piece.name));
 
 describe('batches that are proposed', () => {
   const three = [RELIEF, VIADUCT, COASTERS];
@@ -40,6 +41,12 @@ describe('batches that are proposed', () => {
   });
   it('apart where a cup of all would be dangerous, or cannot be poured in its working time', () => {
     expect(names(three, { greatestKg: 0.56 })).toEqual([
+      ['Relief map', 'Buffet coasters'],
+      ['Viaduct painting'],
+    ]);
+    // The other school: what is poured in time is not forgotten.
+    expect(names(three, { greatestKg: 0.56 }, 'as few as fit')).toHaveLength(1);
+    expect(names(three, { cupM3: 5e-4 }, 'as few as fit')).toEqual([
       ['Relief map', 'Buffet coasters'],
       ['Viaduct painting'],
     ]);

@@ -4,8 +4,13 @@ import { colourCups, gatherChecks, MOST_COATS, shareOut } from '@/core/wet';
 import type { Batch, Resin, Swatch } from '@/records';
 import { ledgerInputOf, ledgerOf, type CoatView } from './coatView';
 
-/** How coats are shared out over batches: as few as fit, all in one, or each by itself. */
-export const SHARED_OUT = ['as few as fit', 'one batch', 'each by itself'] as const;
+/**
+ * How coats are shared out over batches. Schools: as few as stay harmless when a cup is forgotten; as few as can be poured in
+ * their time, whatever a forgotten cup would do; all in one; each by itself.
+ */
+export const SHARED_OUT = [
+  ...(['as few as are safe', 'as few as fit', 'one batch', 'each by itself'] as const),
+] as const;
 export type SharedOut = (typeof SHARED_OUT)[number];
 
 /** What a batch of a session is held to. */
@@ -19,6 +24,8 @@ export interface BatchLimits {
   readonly pourS: number;
   /** Greatest mass in one cup that does not get dangerous, kg; null: not worked out yet. */
   readonly greatestKg: number | null;
+  /** What the largest cup takes, m³; null: nobody said. */
+  readonly cupM3: number | null;
 }
 
 /** One mixing as it is proposed. */
@@ -39,8 +46,8 @@ export const checksOf = (
   });
 
 /**
- * Batches for the coats of a session: as few as can be measured, poured in their working time and left standing without
- * danger, and of those the ones that leave least in cups and reserve.
+ * Batches for the coats of a session: as few as go into the largest cup, can be measured, poured in their working time and, where that is chosen,
+ * left standing without danger, and of those the ones that leave least in cups and reserve.
  * @returns null where a coat has no volume, or there are more than can be shared out
  */
 export function proposeBatches(
@@ -70,9 +77,13 @@ export function proposeBatches(
             const batch = made(places);
             if (!batch) return { fits: false, wasteM3: 0 };
             const { plan, split } = batch;
-            const heavy = limits.greatestKg !== null && split.totalKg > limits.greatestKg;
+            const { greatestKg } = limits;
+            const safe = how === 'as few as are safe';
+            const heavy = safe && greatestKg !== null && split.totalKg > greatestKg;
+            const full = limits.cupM3 !== null && plan.totalM3 > limits.cupM3;
             const checks = checksOf(batch, limits).filter((c) => c.is !== 'room');
-            const fits = !heavy && checks.every((c) => c.is !== 'time' || c.verdict !== 'stop');
+            const fits =
+              !heavy && !full && checks.every((c) => c.is !== 'time' || c.verdict !== 'stop');
             const fine = checks.every((c) => c.is !== 'measure' || c.verdict === 'fine');
             return { fits: fits && fine, wasteM3: plan.cup.volumeM3 + plan.reserveM3 };
           });

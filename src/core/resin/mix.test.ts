@@ -46,6 +46,16 @@ describe('splitMix', () => {
     expect(split.value.massBPer100A).toBeCloseTo(right, 2);
   });
 
+  // Hardener per hundred of resin is 100 AHEW / EEW; DGEBA 190, DETA 103.17/5, TETA 146.23/6: handbook values.
+  it.each([
+    ['DETA', 103.17 / 5, 10.86],
+    ['TETA', 146.23 / 6, 12.83],
+  ])('DGEBA with %s by its equivalents: %d to 190 is %d phr', (_, ahew, phr) => {
+    const split = splitMix(1e-4, parts('mass', 19, ahew / 10, 1160, 980));
+    expect(split.ok && split.value.massBPer100A).toBeCloseTo(phr, 1);
+    expect(split.ok && split.value.massBPer100A).toBeCloseTo((100 * ahew) / 190, 10);
+  });
+
   it('12.84 phr at 1.16 / 0.98 g/ml is 100 : 15.2 by volume', () => {
     expect(100 * volumeRatioBA(parts('mass', 100, 12.84, 1160, 980))).toBeCloseTo(15.2, 1);
   });

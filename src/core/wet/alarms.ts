@@ -44,9 +44,11 @@ const MAKES_IDLE: Readonly<Partial<Record<Alarm['is'], readonly Alarm['is'][]>>>
   'time over': ['rested', 'soon over'],
 };
 
-/** Alarms that are due and not made idle by another that is. */
+/** Alarms that are due, not too late to be heeded, and not made idle by another that is. */
 export function dueAt(alarms: readonly Alarm[], nowMs: number): Alarm[] {
-  const due = alarms.filter((a) => a.atMs <= nowMs);
+  // Bubbles that nobody looked for in their first hour are in the film.
+  const late = (a: Alarm) => a.is === 'bubble round' && nowMs >= a.atMs + ROUND_MS.last;
+  const due = alarms.filter((a) => a.atMs <= nowMs && !late(a));
   const idle = new Set(due.flatMap((a) => MAKES_IDLE[a.is] ?? []));
   return due.filter((a) => !idle.has(a.is));
 }

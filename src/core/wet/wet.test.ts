@@ -191,6 +191,11 @@ describe('what a batch has to tell', () => {
     expect([due(8.9), due(9), due(36.9)]).toEqual([[], ['rested'], ['rested']]);
     expect([due(37), due(42)]).toEqual([['soon over'], ['time over']]);
   });
+  it('bubbles that nobody looked for are no alarm the next morning; a cover is', () => {
+    const left = alarmsOf(at(pour('one', 10), pour('two', 12)), asked);
+    expect(dueAt(left, 60 * MIN).map((a) => a.is)).toContain('bubble round');
+    expect(new Set(dueAt(left, 600 * MIN).map((a) => a.is))).toEqual(new Set(['cover']));
+  });
   it('bubbles are looked for every five to ten minutes through the first hour: common practice, no source', () => {
     const rounds = Array.from({ length: 12 }, (_, i) =>
       done({ is: 'bubble round', coatId: 'one', by: 'warm air' }, 15 + 5 * i),

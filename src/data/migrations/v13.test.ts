@@ -10,7 +10,7 @@ describe('version 13: scale, cups of colour and swatches, places of findings, le
   it('nothing is followed, cut, pointed at or learned that nobody told', () => {
     expect(rows('swatches')).toEqual([]);
     expect(rows<Settings>('settings')[0]).toMatchObject({
-      ...{ scale: null, benchLook: 'paper', losses: [] },
+      ...{ scale: null, benchLook: 'paper', cupM3: null, losses: [] },
     });
     expect(rows<Defect>('defects').map((d) => d.at)).toEqual([null, null]);
     expect(rows<Batch>('batches').length).toBe((before['batches'] as unknown[]).length);

@@ -13,7 +13,7 @@ export const v13: Migration = {
     swatches: [],
     settings: rowsOf(tables['settings']).map((row) => ({
       ...row,
-      ...{ scale: null, benchLook: 'paper', losses: [] },
+      ...{ scale: null, benchLook: 'paper', cupM3: null, losses: [] },
     })),
     batches: rowsOf(tables['batches']).map((row) => ({
       ...{ ...row, cups: [], tareKg: null },

@@ -130,10 +130,16 @@ export function chooseSensor(
   });
 }
 
-/** What is chosen at the bench and not in the form of the settings: sound, scale, look, losses that were accepted. */
-export type BenchSettings = Pick<Settings, 'sound' | 'scale' | 'benchLook' | 'losses'>;
-export const benchSettings = ({ sound, scale, benchLook, losses }: Settings): BenchSettings => ({
-  ...{ sound, scale, benchLook, losses },
+/** What is chosen at the bench and not in the form of the settings: sound, scale, look, largest cup, losses that were accepted. */
+export type BenchSettings = Pick<Settings, 'sound' | 'scale' | 'benchLook' | 'cupM3' | 'losses'>;
+export const benchSettings = ({
+  sound,
+  scale,
+  benchLook,
+  cupM3,
+  losses,
+}: Settings): BenchSettings => ({
+  ...{ sound, scale, benchLook, cupM3, losses },
 });
 
 export function chooseAtBench(

@@ -23,4 +23,24 @@ describe('book', () => {
       expect(plain(entryWords(named, US))).toBe('Seal · film 5.9 mil · room 69.8 °F');
     }
   });
+  it('tells what was done at the bench, each with how it became known', () => {
+    const [any] = entries.log;
+    if (!any) throw new Error('no log');
+    const said = (kind: LogEntry['kind'], figures: LogEntry['figures']) => {
+      const entry = { ...any, kind, text: '', figures };
+      return plain(entryWords({ entry, piece: '', coat: 'Flood 2', undone: false }, METRIC));
+    };
+    expect(said('cup weighed', { cupKg: 0.4123, by: 'simulated scale', usedKg: 0.0382 })).toBe(
+      'Flood 2 · cup 412.3 g · used since 38.2 g · simulated scale',
+    );
+    expect(said('cup cut', { cupKg: 0.02, by: 'assumed', colour: 'teal' })).toBe(
+      'Flood 2 · cup 20.0 g · teal · assumed',
+    );
+    expect(said('left', { stood: 'poured', coverNotTold: 'Flood 1' })).toContain(
+      'stood: poured · not told when covered: Flood 1',
+    );
+    expect(
+      said('session started', { batches: 2, atHand: 'covers', notAtHand: 'gloves' }),
+    ).toContain('batches 2 · at hand: covers · not at hand: gloves');
+  });
 });

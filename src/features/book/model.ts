@@ -49,6 +49,26 @@ const FIGURES: Readonly<Record<string, readonly [label: string, quantity: Quanti
   humidity: ['humidity', 'share'],
   stirredS: ['stirred for', 'duration'],
   leastS: ['at least', 'duration'],
+  pausedS: ['paused for', 'duration'],
+  cupKg: ['cup', 'scale'],
+  usedKg: ['used since', 'scale'],
+  batches: ['batches', 'number'],
+  overBlack: ['over black', 'share'],
+  overWhite: ['over white', 'share'],
+};
+
+const plain = (word: string) => word;
+/** What is told in words beside the figures, in the order in which it is said. */
+const TOLD: Readonly<Record<string, (word: string) => string>> = {
+  colour: plain,
+  by: plain,
+  short: plain,
+  why: plain,
+  stood: (word) => `stood: ${word}`,
+  coverNotTold: (coats) => `not told when covered: ${coats}`,
+  lot: (name) => `from ${name}`,
+  atHand: (things) => `at hand: ${things}`,
+  notAtHand: (things) => `not at hand: ${things}`,
 };
 
 /** What an entry says, with its figures in the user's units. */
@@ -64,8 +84,9 @@ export function entryWords({ entry, coat }: NamedEntry, format: Format): string 
     ];
   });
   const subject = entry.text || coat;
-  const { by, short, why, lot } = entry.figures;
-  const from = typeof lot === 'string' ? `from ${lot}` : null;
-  const how = [by, short, why, from].filter((w) => typeof w === 'string');
+  const how = Object.entries(TOLD).flatMap(([name, said]) => {
+    const word = entry.figures[name];
+    return typeof word === 'string' && word !== '' ? [said(word)] : [];
+  });
   return [subject, ...figures, ...how].filter(Boolean).join(' · ');
 }

@@ -58,10 +58,10 @@ describe('the demo shop at the bench', () => {
     const items = stripItems(shop, NOW);
     expect(items.map((i) => `${i.title}: ${i.text.split(' · ')[0]}`)).toEqual([
       'Relief map: mask past its limit 10:52',
+      'Signal-box board: look it over for bubbles',
       'Hall tiles × 8: leathery',
       'Viaduct painting: recoat open',
       'Door numerals × 4: set, no flow',
-      'Signal-box board: wet',
       'Hall tiles × 8: take the mask off',
       'Relief map: sand first',
       'Signal-box board: mask on',

@@ -25,8 +25,8 @@ export function UrgentStrip({ pathname, children }: { pathname: string; children
           px="6"
           gap="7"
           align="center"
-          bg="ink"
-          color="card"
+          bg="var(--bm-urgent-bg, var(--bm-colors-ink))"
+          color="var(--bm-urgent-ink, var(--bm-colors-card))"
           overflow="hidden"
           whiteSpace="nowrap"
         >

@@ -1,6 +1,7 @@
 import type { Room } from '@/shop/room';
 import type { Shop } from '@/shop/shop';
-import type { Area, Id } from '@/records';
+import { nextRound, ROUND_MS } from '@/core/wet';
+import { stateOf, type Area, type Id } from '@/records';
 import { clockText, spanText } from '../common/clockText';
 import { areasOf, type CoatView, type PieceView } from '@/shop/coatView';
 import { atInstant, type BatchAt, type PieceAt, type SessionAt } from '@/shop/instant';
@@ -73,6 +74,18 @@ function curingItem(
   busy: ReadonlySet<Id<'coat'>>,
 ): StripItem[] {
   if (!top?.clock || !WORKING.includes(top.state) || busy.has(top.coat.id)) return [];
+  const round = top.batch && nextRound(stateOf(top.batch), top.coat.id);
+  const firstHour = nowMs < (top.coat.pouredMs ?? nowMs) + ROUND_MS.last;
+  if (top.batch && round && firstHour && nowMs >= round.fromMs)
+    return [
+      {
+        ...{ key: top.coat.id, href: `/wet/${top.batch.sessionId}`, title: piece.name },
+        ...{ area: drawn[0] ?? null, state: top.state, text: 'look it over for bubbles' },
+        left: `since ${clockText(round.fromMs, nowMs)}`,
+        urgent: nowMs >= round.toMs,
+        atMs: nowMs,
+      },
+    ];
   const { next } = top.clock;
   return [
     {

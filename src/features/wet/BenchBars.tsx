@@ -2,11 +2,14 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Moon, Sun } from 'lucide-react';
 import { useState } from 'react';
+import { coatCost } from '@/core/coat';
+import { mixDensity } from '@/core/resin';
 import { DISCARD_REASONS, type Alarm, type DiscardReason } from '@/core/wet';
 import { useAct, useShop } from '@/data/hooks';
 import { chooseAtBench } from '@/data/repos/bench';
 import { discardMix } from '@/data/repos/wet';
 import { ring } from '@/devices/alarm';
+import type { Settings } from '@/records';
 import { Button } from '@/ui/Button';
 import { ChoiceDialog } from '@/ui/ChoiceDialog';
 import { alarmWords } from './alarmText';
@@ -88,11 +91,23 @@ const REASON_WORDS: Readonly<Record<DiscardReason, string>> = {
   'no longer needed': 'No longer needed',
 };
 
+/** What a batch cost, in the shop's own currency; null where its price is not known. */
+function costOf({ resin, massKg }: WetView, { currency, consumables }: Settings): string | null {
+  const { price, sheet } = resin;
+  if (!price) return null;
+  const densityKgM3 = mixDensity(sheet);
+  const totalM3 = massKg / densityKgM3;
+  const { total } = coatCost({ totalM3, wasteM3: totalM3, densityKgM3, price, consumables });
+  return `${currency} ${total.toFixed(2)}`;
+}
+
 /** Mixed resin that is not poured: why, and what happens to the coats. */
 export function ThrowAway({ view }: { view: WetView }) {
   const act = useAct();
   const [open, setOpen] = useState(false);
+  const { settings } = useShop();
   const { batch, done, coats } = view;
+  const cost = costOf(view, settings);
   const left = coats.filter((c) => !done.poured.has(c.coat.id));
   if (done.mixedMs === null || left.length === 0 || done.discarded) return null;
   return (
@@ -110,8 +125,9 @@ export function ThrowAway({ view }: { view: WetView }) {
         }}
         onCancel={() => setOpen(false)}
       >
-        {left.map((c) => c.piece.name).join(', ')}: planned again, to be mixed anew. Spread what is
-        mixed in a wide tray in the open; in a cup it heats itself.
+        {left.map((c) => c.piece.name).join(', ')}: planned again, to be mixed anew.
+        {cost !== null && ` What is thrown away cost about ${cost}.`} Spread what is mixed in a wide
+        tray in the open; in a cup it heats itself.
       </ChoiceDialog>
     </>
   );

@@ -23,6 +23,28 @@ const WHILE_WET: readonly (readonly [kind: DefectKind, words: string, remedy: st
   ['soft spot', 'Streaks, scrapings', 'Wipe or scoop it off while it is wet: it will not cure.'],
 ];
 
+/** What raking light may show, a key each; clean is the first. */
+function WhatIsSeen({
+  onClean,
+  onSeen,
+}: {
+  onClean: () => void;
+  onSeen: (what: (typeof WHILE_WET)[number]) => void;
+}) {
+  return (
+    <Grid templateColumns="1fr 1fr" gap="3">
+      <Button minH="84px" fontSize="xl" gridColumn="1 / -1" variant="ink" onClick={onClean}>
+        Nothing: it looks clean
+      </Button>
+      {WHILE_WET.map((what) => (
+        <Button key={what[0]} minH="84px" fontSize="xl" onClick={() => onSeen(what)}>
+          {what[1]}
+        </Button>
+      ))}
+    </Grid>
+  );
+}
+
 /** A tap for what is wrong and one for where make a finding; then it says what helps while it is wet. */
 export function FoundWet({
   coat,
@@ -88,30 +110,13 @@ export function FoundWet({
                     onPicked={(at) => void note(asked, at)}
                   />
                 ) : (
-                  <Grid templateColumns="1fr 1fr" gap="3">
-                    <Button
-                      minH="84px"
-                      fontSize="xl"
-                      gridColumn="1 / -1"
-                      variant="ink"
-                      onClick={() => {
-                        close();
-                        onClean();
-                      }}
-                    >
-                      Nothing: it looks clean
-                    </Button>
-                    {WHILE_WET.map((what) => (
-                      <Button
-                        key={what[0]}
-                        minH="84px"
-                        fontSize="xl"
-                        onClick={() => setAsked(what)}
-                      >
-                        {what[1]}
-                      </Button>
-                    ))}
-                  </Grid>
+                  <WhatIsSeen
+                    onClean={() => {
+                      close();
+                      onClean();
+                    }}
+                    onSeen={setAsked}
+                  />
                 )}
               </Dialog.Body>
               <Dialog.Footer>

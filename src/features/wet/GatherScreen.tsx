@@ -1,6 +1,5 @@
 'use client';
-import { leastFilm } from '@/core/coat';
-import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
+import { Box, Flex, Heading } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useState } from 'react';
 import { ROOM_LIMITS_K } from '@/core/resin';
@@ -13,71 +12,13 @@ import { pieceViews, type CoatView } from '@/shop/coatView';
 import { holdsOf } from '@/shop/prepView';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
-import { Figure } from '@/ui/Figure';
 import { AT_HAND, AtHandList, type AtHand } from './AtHandList';
 import { useLot, type ChosenLot } from './LotChoice';
-import { MixPanel, type BenchChoice } from './MixPanel';
+import { BenchFields, type BenchChoice } from './BenchFields';
+import { Choice, HeldCoats } from './CoatChoice';
+import { MixPanel } from './MixPanel';
 import { useGathered } from './useGatherChecks';
-import { pouredOf } from './volumeOf';
 import { WetScreen } from './WetScreen';
-
-interface ChoiceProps {
-  readonly view: CoatView;
-  readonly chosen: boolean;
-  /** Open steps of preparation that hold it back. */
-  readonly held: number;
-  readonly onToggle?: () => void;
-}
-
-function Choice({ view, chosen, held, onToggle }: ChoiceProps) {
-  const { show } = useFormat();
-  return (
-    <chakra.label
-      display="flex"
-      alignItems="center"
-      gap="4"
-      minH="64px"
-      px="4"
-      bg={chosen ? 'amberWash' : 'card'}
-      borderWidth={chosen ? '2px' : '1px'}
-      borderColor={chosen ? 'ink' : 'line'}
-      cursor={held > 0 ? 'not-allowed' : 'pointer'}
-    >
-      <chakra.input
-        type="checkbox"
-        disabled={held > 0}
-        checked={chosen}
-        onChange={onToggle}
-        width="24px"
-        height="24px"
-        accentColor="ink"
-      />
-      <Box flex="1">
-        <Box fontWeight="600" fontSize="lg">
-          {view.piece.name} · {view.coat.name}
-        </Box>
-        <Box fontSize="sm" color="ink2">
-          {show(leastFilm(view.coat), 'film').text} on{' '}
-          {view.piece.count === 1 ? 'one piece' : `${view.piece.count} pieces`}
-          {held > 0 && (
-            <Box as="span" color="oxide" fontWeight="600">
-              {' '}
-              · held: {held === 1 ? 'one step' : `${held} steps`} to prepare
-            </Box>
-          )}
-        </Box>
-      </Box>
-      <Box textAlign="right">
-        <Figure fontSize="xl" fontWeight="600">
-          {show(pouredOf(view), 'volume').text}
-        </Figure>
-        <Box fontSize="xs" color="ink2">
-          to pour
-        </Box>
-      </Box>
-    </chakra.label>
-  );
-}
 
 /** A coat that its preparation holds back. */
 function Held({ view, held }: { view: CoatView; held: number }) {
@@ -127,30 +68,6 @@ function useChosen(coatId: string) {
       setOthers(others.includes(id) ? others.filter((o) => o !== id) : [...others, id]);
   };
   return { first, mates, chosen, heldOf, toggle };
-}
-
-/** Coats that their preparation holds back, folded away. */
-function HeldCoats({
-  views,
-  heldOf,
-}: {
-  views: readonly CoatView[];
-  heldOf: (view: CoatView) => number;
-}) {
-  if (views.length === 0) return null;
-  return (
-    <Box as="details">
-      <Box as="summary" cursor="pointer" minH="44px" fontWeight="600">
-        {views.length === 1 ? 'One more coat is' : `${views.length} more coats are`} held by the
-        preparation
-      </Box>
-      <Flex direction="column" gap="3">
-        {views.map((view) => (
-          <Choice key={view.coat.id} view={view} chosen={false} held={heldOf(view)} />
-        ))}
-      </Flex>
-    </Box>
-  );
 }
 
 /** Before the gloves: which coats a session serves, in which batches, and what must be at hand. */
@@ -219,6 +136,15 @@ function Gather({
               onToggle={() => toggle(view)}
             />
           ))}
+          <BenchFields
+            resin={resin}
+            bench={bench}
+            room={room}
+            onRoom={setRoom}
+            issue={parsed.ok ? undefined : parsed.issues[0]}
+            coats={chosen.length}
+            totalM3={(gathered.batches ?? []).reduce((sum, b) => sum + b.plan.totalM3, 0)}
+          />
           <AtHandList there={there} onChange={setThere} />
           <HeldCoats views={held} heldOf={heldOf} />
         </Flex>
@@ -226,10 +152,7 @@ function Gather({
           resin={resin}
           chosen={chosen}
           gathered={gathered}
-          room={room}
-          onRoom={setRoom}
           temperatureK={temperatureK}
-          issue={parsed.ok ? undefined : parsed.issues[0]}
           bench={bench}
           missing={missing.length}
           busy={busy}

@@ -100,7 +100,17 @@ export function LiveNumber({
       <Figure display="block" fontSize="2xl" fontWeight="600" lineHeight="1.3" whiteSpace="nowrap">
         {restWords(weighing, reading.kg, view, meter)}
       </Figure>
-      {gauge && <RatioBar brief gauge={gauge} meter={{ A: meter, B: meter }} />}
+      {gauge && (
+        <RatioBar
+          brief
+          gauge={gauge}
+          meter={{ A: meter, B: meter }}
+          plannedKg={{
+            planned: view.batch.targetAKg + view.batch.targetBKg,
+            inCup: weighing.baseKg + reading.kg,
+          }}
+        />
+      )}
     </>
   );
 }

@@ -48,7 +48,7 @@ export function LotChoice({ resin, split, chosen, onChoose }: Props) {
   );
   const doubts = taken && split ? lotDoubts(taken.lot, taken.left, split, now) : [];
   return (
-    <Box mt="2">
+    <Box>
       <SelectField
         label="From the bottles"
         options={[...options, ['not told', 'not told']]}

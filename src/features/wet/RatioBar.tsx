@@ -10,19 +10,26 @@ const percent = (share: number): string => {
   return `${tenths > 0 ? '+' : tenths < 0 ? '−' : ''}${Math.abs(tenths / 10).toFixed(1)} %`;
 };
 
+/** A cup is chosen with so much room over what is planned, share. Judgement, no source. */
+const CUP_ROOM = 0.15;
+
 /** The ratio if the pouring stopped now, and what restores it. */
 export function RatioBar({
   gauge,
   meter,
   brief = false,
+  plannedKg,
 }: {
   gauge: RatioGauge;
   /** How much B is missing stands beside it already. */
   brief?: boolean;
   meter: { readonly A: Meter; readonly B: Meter };
+  /** What the cup was chosen for, kg, and what it holds. */
+  plannedKg: { readonly planned: number; readonly inCup: number };
 }) {
   const { check, at, tolerance } = gauge;
   const right = check.verdict === 'right';
+  const over = (plannedKg.inCup + check.addAKg + check.addBKg) / plannedKg.planned - 1;
   const cure =
     check.verdict === 'too much B'
       ? `Add ${meter.A.show(check.addAKg).text} of A to restore the ratio, stir twice as long.`
@@ -64,6 +71,13 @@ export function RatioBar({
       {!right && !(brief && check.verdict === 'too little B') && (
         <Box fontWeight="600" color="oxide">
           {cure}
+          {over > CUP_ROOM && (
+            <>
+              {' '}
+              The cup then holds {Math.round(over * 100)} % more than planned: room in it? It heats
+              sooner.
+            </>
+          )}
         </Box>
       )}
     </Box>

@@ -201,7 +201,13 @@ export function ToldWeighStep({
         />
         <Box>
           <Wanted view={view} aKg={aKg} wantedKg={wantedKg} meter={meter} />
-          {gauge && <RatioBar gauge={gauge} meter={{ A: meterA, B: meter }} />}
+          {gauge && (
+            <RatioBar
+              gauge={gauge}
+              meter={{ A: meterA, B: meter }}
+              plannedKg={{ planned: total, inCup: aKg + (kg ?? 0) }}
+            />
+          )}
           <ReadingKeys meter={meter} kg={kg} wantedKg={wantedKg} onChange={tell}>
             {gauge && <AddedKey gauge={gauge} meter={meterA} onAdd={add} />}
           </ReadingKeys>

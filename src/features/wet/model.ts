@@ -30,11 +30,15 @@ export function wetView(
   const session = byId(shop.sessions, sessionId);
   const at = session ? sessionAt(shop, session, nowMs, chosenId) : null;
   if (!at) return null;
+  // Lines are drawn when the mix is thick enough for them to stay: after everything else.
+  const last = (coat: Coat) => (coat.kind === 'line' ? 1 : 0);
   const withPiece = (coats: readonly Coat[]) =>
-    coats.flatMap((coat) => {
-      const piece = byId(shop.pieces, coat.pieceId);
-      return piece ? [{ coat, piece }] : [];
-    });
+    [...coats]
+      .sort((a, b) => last(a) - last(b))
+      .flatMap((coat) => {
+        const piece = byId(shop.pieces, coat.pieceId);
+        return piece ? [{ coat, piece }] : [];
+      });
   const all = withPiece(at.batches.flatMap((b) => b.coats));
   return { ...at, coats: withPiece(at.coats), all };
 }

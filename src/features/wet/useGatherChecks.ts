@@ -53,7 +53,7 @@ export function useGathered({ resin, chosen, how, temperatureK, measure }: Gathe
   const cup = `${resin.id}/${temperatureK}`;
   const [greatest, setGreatest] = useState<{ cup: string; kg: number } | null>(null);
   const limits: BatchLimits = {
-    ...{ resin, roomK: temperatureK, stepKg, pourS },
+    ...{ resin, roomK: temperatureK, stepKg, pourS, cupM3: settings.cupM3 },
     greatestKg: greatest?.cup === cup ? greatest.kg : null,
   };
   const proposed = proposeBatches(chosen, how, limits);

@@ -1,0 +1,33 @@
+import { chromium } from '@playwright/test';
+import { CHROMIUM } from '/work/main/scripts/lib/prepare.mjs';
+const minutes = Number(process.argv[2] ?? 5);
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, timezoneId: 'Europe/London' });
+await page.addInitScript(() => {
+  window.seen = { told: 0, shown: [], last: null };
+  const d = Object.getOwnPropertyDescriptor(EventSource.prototype, 'onmessage');
+  Object.defineProperty(EventSource.prototype, 'onmessage', { ...d, set(f) { d.set.call(this, (e) => { if (e.data.startsWith('W')) { window.seen.told += 1; const t = performance.now(); f(e); requestAnimationFrame(() => { const c = new MessageChannel(); c.port1.onmessage = () => window.seen.shown.push(performance.now() - t); c.port2.postMessage(0); }); } else f(e); }); } });
+});
+const origin = 'http://127.0.0.1:4291';
+await page.goto(`${origin}/?shop=demo`);
+await page.getByRole('link', { name: /Flood 2, Viaduct/ }).first().click();
+await page.getByRole('link', { name: 'Add to a wet session' }).click();
+await page.getByLabel('Scale at the bench').selectOption('0.1');
+for (let i = 0; i < 5; i++) await page.getByRole('region', { name: 'At hand' }).getByRole('button', { pressed: false }).first().click();
+await page.waitForTimeout(900);
+await page.getByRole('button', { name: 'Start: weigh A' }).click();
+await page.getByRole('button', { name: 'Cup on' }).click();
+await page.waitForTimeout(1200);
+await page.getByRole('button', { name: /Tare the empty/ }).click();
+await page.waitForTimeout(500);
+const cdp = await page.context().newCDPSession(page);
+const heap = async () => { await cdp.send('HeapProfiler.collectGarbage'); const { metrics } = await cdp.send('Performance.getMetrics'); return metrics.find((m) => m.name === 'JSHeapUsedSize').value / 1e6; };
+await cdp.send('Performance.enable');
+await page.evaluate(() => { window.seen.told = 0; window.seen.shown = []; });
+const box = await page.getByRole('button', { name: 'Drip', exact: true }).boundingBox();
+await page.mouse.move(box.x + 20, box.y + 20); await page.mouse.down();
+await page.waitForTimeout(20000);
+const h0 = await heap(); const t0 = Date.now();
+for (let m = 0; m < minutes; m += 0.5) { await page.waitForTimeout(30000); console.log(((Date.now() - t0) / 60000).toFixed(1), 'min heap', (await heap()).toFixed(2), 'MB (start', h0.toFixed(2) + ')', await page.evaluate(() => { const s = [...window.seen.shown].sort((a, b) => a - b); return { told: window.seen.told, shown: s.length, p50: s[s.length >> 1], p95: s[Math.floor(s.length * 0.95)], max: s.at(-1) }; })); }
+await page.mouse.up();
+await browser.close();
