@@ -27,12 +27,30 @@ export interface SimulatedScale extends Scale {
   readonly plug: (inIt: boolean) => void;
 }
 
+/** What lies on the invented pan lies there after a reload as well, as on a true one. */
+const PAN = 'bilamina-simulated-pan';
+function keptLoad(): number {
+  try {
+    const kg = Number(sessionStorage.getItem(PAN) ?? 0);
+    return kg >= -1 && kg <= 6 ? kg : 0;
+  } catch {
+    return 0;
+  }
+}
+function keepLoad(kg: number): void {
+  try {
+    sessionStorage.setItem(PAN, String(kg));
+  } catch {
+    // Without storage the pan is empty after a reload.
+  }
+}
+
 /** Stands in for a scale: an invented pan that this server plays. */
 export function simulatedScale(stepKg: number): SimulatedScale {
-  let pan: Pan = { loadKg: 0, flowKgS: 0, stepKg };
+  let pan: Pan = { loadKg: keptLoad(), flowKgS: 0, stepKg };
   let source: EventSource | null = null;
   let watch: ScaleWatch | null = null;
-  let lastKg = 0;
+  let lastKg = pan.loadKg;
   const close = () => {
     source?.close();
     source = null;
@@ -51,7 +69,10 @@ export function simulatedScale(stepKg: number): SimulatedScale {
     mine.onmessage = ({ data }: MessageEvent<string>) => {
       const line = readScaleLine(data);
       if (!line || source !== mine) return;
-      if (line.is === 'weight') lastKg = line.kg;
+      if (line.is === 'weight') {
+        lastKg = line.kg;
+        keepLoad(lastKg);
+      }
       onLine(line);
       if (line.is === 'off') close();
     };
@@ -63,7 +84,10 @@ export function simulatedScale(stepKg: number): SimulatedScale {
   };
   const set = (next: Partial<Pan>) => {
     pan = { ...pan, ...next };
-    if (source) open();
+    if (!source) return;
+    // Until it is heard of anew nothing of it is steady.
+    watch?.onLine({ is: 'weight', kg: lastKg, steady: false });
+    open();
   };
   return {
     ...{ name: 'simulated scale', simulated: true },

@@ -120,7 +120,12 @@ export function BenchFrame({
   const { benchLook } = useShop().settings;
   useBenchLook(benchLook);
   return (
-    <Flex direction="column" minH="var(--bench-height, 100vh)" bg={grave ? 'oxideWash' : undefined}>
+    <Flex
+      direction="column"
+      minH="var(--bench-height, 100vh)"
+      height={{ base: 'auto', md: 'var(--bench-height, 100vh)' }}
+      bg={grave ? 'oxideWash' : undefined}
+    >
       <Flex
         as="header"
         bg="card"
@@ -157,9 +162,18 @@ export function BenchFrame({
       <AlarmBar alarms={alarms} view={view} />
       <LeftStanding view={view} nowMs={now} />
       <BatchSwitch view={view} nowMs={now} />
-      <Box flex="1" px="6" py="5" display="flex" flexDirection="column" justifyContent="center">
-        {children}
-      </Box>
+      {/* What does not fit is scrolled to: it never lies under the large keys. */}
+      <Flex
+        flex="1"
+        minH="0"
+        overflowY={{ base: 'visible', md: 'auto' }}
+        direction="column"
+        px="6"
+        py="5"
+        data-bench="work"
+      >
+        <Box my="auto">{children}</Box>
+      </Flex>
       <Flex
         as="footer"
         position="sticky"
