@@ -1,6 +1,13 @@
 import { asId, DEFAULT_SETTINGS, stateOf, type Batch } from '@/records';
 import { demoView, NOW } from '@/features/test/shop';
-import { checksOf, cupsOf, proposeBatches, type BatchLimits, type SharedOut } from './batches';
+import {
+  checksOf,
+  cupsOf,
+  fillersOf,
+  proposeBatches,
+  type BatchLimits,
+  type SharedOut,
+} from './batches';
 import { ledgerInputOf, ledgerOf, pieceViews, type CoatView } from './coatView';
 import { lossViews } from './losses';
 import type { Shop } from './shop';
@@ -71,6 +78,17 @@ describe('batches that are proposed', () => {
     expect(proposeBatches(many, 'one batch', limits())).toHaveLength(1);
     expect(proposeBatches([], 'as few as fit', limits())).toBeNull();
   });
+});
+
+it('what is left over goes onto what is small enough for it, the largest first', () => {
+  const [line, lens] = [
+    coatNamed('Dining-car serving board', 'Barrier'),
+    coatNamed('Signal lamp lens', 'Dome'),
+  ];
+  const ready = [line, RELIEF, lens];
+  expect(fillersOf(ready, [RELIEF], 30e-6)).toEqual([lens, line]);
+  expect(fillersOf(ready, [RELIEF], 14e-6)).toEqual([line]);
+  expect(fillersOf(ready, [RELIEF, line], 14e-6)).toEqual([]);
 });
 
 describe('cups of colour', () => {

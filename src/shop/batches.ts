@@ -123,3 +123,22 @@ export function cupsOf(
   }
   return [...first.values()];
 }
+
+/**
+ * Coats that could take what is left over of a session: ready, of the same resin, not chosen, and small enough for it. The one
+ * that takes most stands first.
+ * @param restM3 what is mixed as reserve, m³
+ */
+export const fillersOf = (
+  ready: readonly CoatView[],
+  chosen: readonly CoatView[],
+  restM3: number,
+): readonly CoatView[] => {
+  const takes = (view: CoatView): number => {
+    const ledger = ledgerOf(view);
+    return ledger.ok ? ledger.value.pouredM3 : Infinity;
+  };
+  return ready
+    .filter((v) => !chosen.includes(v) && takes(v) <= restM3)
+    .sort((a, b) => takes(b) - takes(a));
+};

@@ -7,7 +7,7 @@ import { editText, parseQuantity } from '@/core/units';
 import { useAct, useNow, useShop } from '@/data/hooks';
 import { startSession, type NewSession } from '@/data/repos/session';
 import type { Id, Resin } from '@/records';
-import { cupsOf, type SharedOut } from '@/shop/batches';
+import { cupsOf, fillersOf, type SharedOut } from '@/shop/batches';
 import { pieceViews, type CoatView } from '@/shop/coatView';
 import { holdsOf } from '@/shop/prepView';
 import { useFormat } from '@/features/common/useFormat';
@@ -97,6 +97,7 @@ function Gather({
   const gathered = useGathered({ ...{ resin, chosen, how, temperatureK, measure } });
   const ready = mates.filter((v) => heldOf(v) === 0);
   const held = mates.filter((v) => heldOf(v) > 0);
+  const restM3 = (gathered.batches ?? []).reduce((sum, b) => sum + b.plan.reserveM3, 0);
   const missing = AT_HAND.filter((what) => !there.includes(what));
   const start = async () => {
     const { batches } = gathered;
@@ -154,6 +155,7 @@ function Gather({
           gathered={gathered}
           temperatureK={temperatureK}
           bench={bench}
+          fillers={fillersOf(ready, chosen, restM3)}
           missing={missing.length}
           busy={busy}
           onStart={() => void start()}

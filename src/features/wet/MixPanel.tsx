@@ -16,6 +16,8 @@ interface MixProps {
   readonly gathered: GatheredSession;
   readonly temperatureK: number | null;
   readonly bench: BenchChoice;
+  /** Coats that could take what is left over. */
+  readonly fillers: readonly CoatView[];
   /** What nobody said is at hand. */
   readonly missing: number;
   readonly busy: boolean;
@@ -69,6 +71,7 @@ export function MixPanel({
   gathered: { batches, heat, pours, stops },
   temperatureK,
   bench,
+  fillers,
   missing,
   busy,
   onStart,
@@ -103,6 +106,13 @@ export function MixPanel({
           <GatherChecks checks={batch.checks} pours={pours} />
         </Box>
       ))}
+      {fillers.length > 0 && (
+        <Box fontSize="sm" mb="2">
+          What is left over could go onto{' '}
+          {fillers.map((v) => `${v.piece.name}, ${v.coat.name}`).join('; ')}: small enough for the
+          reserve.
+        </Box>
+      )}
       <StartKey
         stops={stops}
         missing={missing}

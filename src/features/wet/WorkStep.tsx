@@ -103,6 +103,9 @@ function LiesOpen({ since, name, nowMs }: { since: number; name: string; nowMs: 
       <Box fontSize="lg" color="ink2">
         look for lint, bare spots and bubbles, then cover
       </Box>
+      <Box color="ink2" mt="2">
+        Plastic cups and sticks are left to cure, it pops off. Metal tools are wiped now.
+      </Box>
     </Box>
   );
 }
