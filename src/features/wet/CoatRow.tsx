@@ -1,7 +1,7 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
 import { leastFilm } from '@/core/coat';
-import { BUBBLES_BY, nextRound, type BubblesBy } from '@/core/wet';
+import { BUBBLES_BY, nextRound, ROUND_MS, type BubblesBy } from '@/core/wet';
 import { useAct, useShop } from '@/data/hooks';
 import { bubbleRound, coverCoat, lookOver } from '@/data/repos/wet';
 import { clockText } from '@/features/common/clockText';
@@ -39,7 +39,7 @@ export function Rounds({
   const act = useAct();
   const { batch, done } = view;
   const round = nextRound(done, coat.id);
-  if (!round) return null;
+  if (!round || nowMs >= round.fromMs + ROUND_MS.last) return null;
   const due = nowMs >= round.fromMs;
   const late = nowMs >= round.toMs;
   const by = BUBBLES_BY[(BUBBLES_BY.indexOf(bubblesBy) + 1) % BUBBLES_BY.length] ?? bubblesBy;
