@@ -1,6 +1,6 @@
 'use client';
 import { buildUp, sectionStack } from '@/core/coat';
-import { cutShape } from '@/core/geometry';
+import { shapeBox } from '@/core/geometry';
 import type { PlacedTask, PrepFacts } from '@/core/prep';
 import type { CoatView, PieceView } from '@/shop/coatView';
 import { SUPPORT_HATCH } from '@/features/common/materials';
@@ -90,7 +90,7 @@ export function PrepSection({ view, facts, lit }: Props) {
   ).get(area.id);
   const stack = sectionStack(
     (lies?.films ?? []).map(({ coat, bottomM, topM }) => ({ id: coat.id, bottomM, topM })),
-    cutShape(area.shape).widthM,
+    shapeBox(area.shape).widthM,
     0.2,
   );
   const pxPerM = stack.heightM > 0 ? Math.min(ROOM / stack.heightM, ROOM / 1e-3) : 0;
