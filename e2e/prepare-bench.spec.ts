@@ -176,6 +176,7 @@ test('what is held cannot be gathered; nothing planned says what to do first', a
   await openDemo(page);
   await openPiece(page, 'Viaduct painting', 'prepare');
   await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await page.getByText(/more coats are held by the preparation/).click();
   const map = page.getByRole('checkbox', { name: /Relief map/ });
   await expect(map).toBeDisabled();
   await expect(page.getByText(/held: 6 steps to prepare/)).toBeVisible();
