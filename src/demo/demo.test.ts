@@ -38,7 +38,7 @@ const resinOf = (id: string) => {
 describe('the invented shop', () => {
   it('is what the acts of its users make today (else: npm run demo:data)', async () => {
     expect(await makeDemo('told-again')).toBe(readFileSync('src/demo/shop.json', 'utf8'));
-  }, 60_000);
+  }, 180_000);
 
   it('is the same for the same clock, and moves with it', () => {
     expect(JSON.stringify(demoShop(NOW))).toBe(JSON.stringify(demoShop(NOW)));
