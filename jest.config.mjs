@@ -10,6 +10,8 @@ const prepare = nextJest({ dir: './' })({
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   setupFiles: ['fake-indexeddb/auto'],
   clearMocks: true,
+  // Nothing is timed here: a test that waits may wait long beside other work.
+  testTimeout: 60_000,
 });
 
 /** next/jest sets its own list of what is not translated; it is replaced, not added to. */
