@@ -1,6 +1,6 @@
 import { combineBatch, type BatchPlan } from '@/core/coat';
 import { mixDensity, splitMix, type MixSplit } from '@/core/resin';
-import { colourCups, gatherChecks, MOST_COATS, shareOut } from '@/core/wet';
+import { colourCups, gatherChecks, MOST_COATS, shareOut, whiteLast } from '@/core/wet';
 import type { Batch, Resin, Swatch } from '@/records';
 import { ledgerInputOf, ledgerOf, type CoatView } from './coatView';
 
@@ -8,10 +8,7 @@ import { ledgerInputOf, ledgerOf, type CoatView } from './coatView';
  * How coats are shared out over batches. Schools: as few as stay harmless when a cup is forgotten; as few as can be poured in
  * their time, whatever a forgotten cup would do; all in one; each by itself.
  */
-export const SHARED_OUT = [
-  ...(['as few as are safe', 'as few as fit', 'one batch', 'each by itself'] as const),
-] as const;
-export type SharedOut = (typeof SHARED_OUT)[number];
+export type SharedOut = 'as few as are safe' | 'as few as fit' | 'one batch' | 'each by itself';
 
 /** What a batch of a session is held to. */
 export interface BatchLimits {
@@ -45,12 +42,37 @@ export const checksOf = (
     ...{ stepKg, coats: views.length, pourS },
   });
 
+interface Proposed {
+  readonly asked: unknown[];
+  readonly batches: readonly ProposedBatch[] | null;
+}
+const proposed = new WeakMap<ReturnType<typeof ledgerOf>, Proposed>();
+
 /**
  * Batches for the coats of a session: as few as go into the largest cup, can be measured, poured in their working time and, where that is chosen,
  * left standing without danger, and of those the ones that leave least in cups and reserve.
  * @returns null where a coat has no volume, or there are more than can be shared out
  */
 export function proposeBatches(
+  views: readonly CoatView[],
+  how: SharedOut,
+  limits: BatchLimits,
+): readonly ProposedBatch[] | null {
+  const ledgers = views.map((view) => ledgerOf(view));
+  const [first] = ledgers;
+  if (!first) return null;
+  // The screen asks every second; ledgers are the same while their coats are.
+  const asked: unknown[] = [...ledgers, how, ...Object.values(limits.stepKg)];
+  asked.push(limits.resin, limits.roomK, limits.pourS, limits.greatestKg, limits.cupM3);
+  const before = proposed.get(first);
+  if (before?.asked.length === asked.length && before.asked.every((a, i) => a === asked[i]))
+    return before.batches;
+  const batches = propose(views, how, limits);
+  proposed.set(first, { asked, batches });
+  return batches;
+}
+
+function propose(
   views: readonly CoatView[],
   how: SharedOut,
   limits: BatchLimits,
@@ -91,13 +113,6 @@ export function proposeBatches(
   return batches.some((b) => b === null) ? null : batches.flatMap((b) => b ?? []);
 }
 
-/** A colour of a coat with the recipe that it is mixed by. */
-export const plannedColours = ({ coat }: Pick<CoatView, 'coat'>, swatches: readonly Swatch[]) =>
-  coat.colours.map(({ name, share, swatchId }) => {
-    const recipe = swatches.find((s) => s.id === swatchId) ?? null;
-    return { name, share, recipe };
-  });
-
 /** Cups of colour that are cut out of a batch, in the order of cutting: white last of all. */
 export function cupsOf(
   views: readonly CoatView[],
@@ -106,22 +121,14 @@ export function cupsOf(
 ): Batch['cups'] {
   const cut = views.flatMap((view) => {
     const ledger = ledgerOf(view);
-    const mixKg = ledger.ok ? ledger.value.pouredM3 * mixDensity(sheet) : 0;
-    const colours = plannedColours(view, swatches);
-    const white = new Set(colours.filter((c) => c.recipe?.white).map((c) => c.name));
-    return colourCups(colours, mixKg).cups.map(({ colour, kg }) => ({
-      cup: { coatId: view.coat.id, colour, kg },
-      white: white.has(colour),
+    if (!ledger.ok) return [];
+    const colours = view.coat.colours.map(({ name, share, swatchId }) => ({
+      ...{ name, share, white: swatches.find((s) => s.id === swatchId)?.white === true },
     }));
+    const cups = colourCups(colours, ledger.value.pouredM3 * mixDensity(sheet));
+    return cups.map((cup) => ({ ...cup, coatId: view.coat.id }));
   });
-  const cups = [...cut.filter((c) => !c.white), ...cut.filter((c) => c.white)].map((c) => c.cup);
-  // A colour that a coat names twice is cut once.
-  const first = new Map(cups.map((c) => [`${c.coatId}/${c.colour}`, { ...c, kg: 0 }]));
-  for (const { coatId, colour, kg } of cups) {
-    const cup = first.get(`${coatId}/${colour}`);
-    if (cup) cup.kg += kg;
-  }
-  return [...first.values()];
+  return whiteLast(cut).map(({ coatId, colour, kg }) => ({ coatId, colour, kg }));
 }
 
 /**

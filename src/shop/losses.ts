@@ -1,9 +1,8 @@
-import { learnedLoss, type LearnedLoss, type LossSample } from '@/core/coat';
+import { coatLedger, learnedLoss, type LearnedLoss, type LossSample } from '@/core/coat';
 import type { CoatKind, Support } from '@/core/piece';
 import { mixDensity } from '@/core/resin';
 import { stateOf, type LossFactor } from '@/records';
 import { ledgerInputOf, viewPiece } from './coatView';
-import { coatLedger } from '@/core/coat';
 import { byId } from './ofPiece';
 import type { Shop } from './shop';
 

@@ -11,41 +11,41 @@ export interface Pigment {
   readonly share: number;
 }
 
-/** A colour of a coat: its share of the mix, and what it is made of where that is known. */
+/** A colour of a coat: its share of the mix, and whether it comes last, as white does. */
 export interface PlannedColour {
   readonly name: string;
   readonly share: number;
-  readonly recipe: { readonly parts: readonly Pigment[]; readonly white: boolean } | null;
+  readonly white: boolean;
 }
 
-/** What is cut out of the clear mix for one colour, kg, with its pigments. */
+/** What is cut out of the clear mix for one colour, kg. */
 export interface ColourCup {
   readonly colour: string;
   readonly kg: number;
-  readonly pigments: readonly { readonly name: string; readonly kg: number }[];
+  readonly white: boolean;
 }
 
 /**
- * Cups of colour of a coat in the order of cutting: as they were planned, white last; what is not cut stays clear.
+ * Cups of colour of a coat in the order of cutting: as they were planned, white last; what is not cut stays clear. A colour
+ * that is named twice is one cup.
  * @param mixKg what is poured of the coat, kg, ≥ 0
- * @returns cups, kg each with their pigments, and the clear that is kept back
  * Source: common practice, no source.
  */
-export function colourCups(
-  colours: readonly PlannedColour[],
-  mixKg: number,
-): { readonly cups: readonly ColourCup[]; readonly clearKg: number } {
-  const last = (c: PlannedColour) => (c.recipe?.white ? 1 : 0);
-  const cups = [...colours]
-    .sort((a, b) => last(a) - last(b))
-    .map(({ name, share, recipe }) => ({
-      ...{ colour: name, kg: share * mixKg },
-      pigments: (recipe?.parts ?? []).map((p) => ({
-        ...{ name: p.name, kg: p.share * share * mixKg },
-      })),
-    }));
-  return { cups, clearKg: mixKg - cups.reduce((sum, c) => sum + c.kg, 0) };
+export function colourCups(colours: readonly PlannedColour[], mixKg: number): ColourCup[] {
+  const cups = new Map<string, ColourCup>();
+  for (const { name, share, white } of colours) {
+    const before = cups.get(name);
+    const kg = share * mixKg + (before ? before.kg : 0);
+    cups.set(name, { colour: name, kg, white });
+  }
+  return whiteLast([...cups.values()]);
 }
+
+/** Cups with white after all others, else in their order. */
+export const whiteLast = <C extends Pick<ColourCup, 'white'>>(cups: readonly C[]): C[] => [
+  ...cups.filter((c) => !c.white),
+  ...cups.filter((c) => c.white),
+];
 
 /** How much colour a cup holds against what its resin bears. Shares of the mix, 0 to 1. */
 export interface ColourLoad {

@@ -39,12 +39,13 @@ export {
   contrastRatio,
   HIDES,
   PIGMENT_FORMS,
+  whiteLast,
   type ColourCup,
   type ColourLoad,
   type Pigment,
   type PigmentForm,
   type PlannedColour,
 } from './cups';
-export { linearLight, patchLuminance } from './opacity';
+export { patchLuminance } from './opacity';
 export { MOST_COATS, shareOut, type Judged } from './split';
-export { STROKES, strokesOf, type Stroke, type StrokeCoat } from './strokes';
+export { strokesOf, type Stroke, type StrokeCoat } from './strokes';

@@ -8,7 +8,6 @@ type Act = WetAct & { readonly type: string };
 interface Held {
   readonly poured: readonly string[];
   readonly covered: readonly string[];
-  readonly cups: readonly string[];
   readonly paused: boolean;
   readonly changed: boolean;
 }
@@ -54,7 +53,7 @@ const CHART = setup({
   },
 }).createMachine({
   initial: 'weigh A',
-  context: { poured: [], covered: [], cups: [], paused: false, changed: false },
+  context: { poured: [], covered: [], paused: false, changed: false },
   on: { left: '.away' },
   states: {
     'weigh A': { on: { 'weighed A': { guard: 'mass', target: 'weigh B' } } },

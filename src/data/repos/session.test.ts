@@ -1,11 +1,11 @@
 import { asId, type Coat, plainCoat, stateOf, SWATCHES, type Swatch } from '@/records';
 import { sessionAt } from '@/shop/instant';
 import { contextAt, freshDb, makeReady, shopWithCoat, T0 } from '../test/shop';
-import { A, B, kinds, lastAct, sessionFor } from '../test/wet';
+import { A, B, kinds, lastAct, sessionFor, started } from '../test/wet';
 import type { ShopDb } from '../db';
 import { planCoat } from './coats';
 import { closeSession, leaveSession, startSession, type NewSession } from './session';
-import { saveSwatch, removeSwatch, trySwatch } from './swatches';
+import { removeSwatch, saveSwatch } from './swatches';
 import { undoAct } from './undoAct';
 import {
   coverCoat,
@@ -139,6 +139,27 @@ describe('several batches in one session', () => {
 });
 
 describe('a session that is left', () => {
+  it('lets a session be left before mixing, never after', async () => {
+    const db = freshDb();
+    const coat = await shopWithCoat(db);
+    const { sessionId } = await started(db, coat);
+    await leaveSession(db, contextAt(12), sessionId);
+    expect(await db.coats.get(coat.id)).toMatchObject({ batchId: null });
+    const again = await started(db, coat);
+    await weighA(db, contextAt(21), again.batchId, A);
+    await mixB(db, contextAt(22), again.batchId, B);
+    await expect(leaveSession(db, contextAt(23), again.sessionId)).rejects.toThrow('already mixed');
+  });
+  it('a session is left once', async () => {
+    const db = freshDb();
+    const { sessionId } = await started(db, await shopWithCoat(db));
+    const both = await Promise.allSettled([
+      leaveSession(db, contextAt(12), sessionId),
+      leaveSession(db, contextAt(12), sessionId),
+    ]);
+    expect(both.map((o) => o.status).sort()).toEqual(['fulfilled', 'rejected']);
+    expect(await db.log.filter((e) => e.kind === 'left').count()).toBe(1);
+  });
   it('what is not mixed is planned again, the rest goes on; taken back, it is to be mixed again', async () => {
     const db = freshDb();
     const { coat, other, sessionId, first, second } = await twoBatches(db);
@@ -248,36 +269,5 @@ describe('what is told while it is mixed', () => {
     await noteTare(db, contextAt(11), first, 0.0124);
     expect((await db.batches.get(first))?.tareKg).toBe(0.0124);
     expect(await kinds(db)).toEqual(before);
-  });
-});
-
-describe('swatches', () => {
-  it('are added, tried and removed; planned coats keep the colour’s name', async () => {
-    const db = freshDb();
-    const coat = await shopWithCoat(db);
-    const swatch: Swatch = {
-      ...{ ...SWATCHES.defaults, id: asId('sw'), resinId: coat.resinId, name: 'teal', parts: [] },
-    } as unknown as Swatch;
-    await saveSwatch(db, contextAt(3), swatch);
-    const colours = [{ name: 'teal', share: 0.2, swatchId: swatch.id }];
-    await db.coats.put({ ...coat, colours });
-    const seen = { overBlack: 0.2, overWhite: 0.4 };
-    await trySwatch(db, contextAt(4), swatch.id, {
-      ...{ resinId: coat.resinId, lotId: null, filmM: null, seen, remark: 'sheer' },
-    });
-    expect((await db.swatches.get(swatch.id))?.trials).toMatchObject([
-      { atMs: T0 + 4 * MIN, seen },
-    ]);
-    await saveSwatch(db, contextAt(5), { ...swatch, remark: 'kept' });
-    await removeSwatch(db, contextAt(6), swatch.id);
-    expect((await db.coats.get(coat.id))?.colours).toEqual([
-      { name: 'teal', share: 0.2, swatchId: null },
-    ]);
-    const told = (await kinds(db)).filter((k) => k.startsWith('swatch'));
-    expect(told).toEqual(['swatch added', 'swatch tried', 'swatch changed', 'swatch removed']);
-    await expect(removeSwatch(db, contextAt(7), swatch.id)).rejects.toThrow('swatch gone');
-    await expect(
-      saveSwatch(db, contextAt(8), { ...swatch, resinId: asId('none') }),
-    ).rejects.toThrow('swatch gone');
   });
 });

@@ -3,7 +3,6 @@ import { contextAt, freshDb, shopWithCoat, T0 } from '../test/shop';
 import { A, B, kinds, lastAct, poured, started } from '../test/wet';
 import type { ShopDb } from '../db';
 import { planCoat } from './coats';
-import { leaveSession } from './session';
 import {
   addA,
   bubbleRound,
@@ -93,18 +92,6 @@ describe('a wet session', () => {
     await expect(undoAct(db, contextAt(40), batchId, asId('none'))).rejects.toThrow(
       'already taken back',
     );
-  });
-
-  it('lets a session be left before mixing, never after', async () => {
-    const db = freshDb();
-    const coat = await shopWithCoat(db);
-    const { sessionId } = await started(db, coat);
-    await leaveSession(db, contextAt(12), sessionId);
-    expect(await db.coats.get(coat.id)).toMatchObject({ batchId: null });
-    const again = await started(db, coat);
-    await weighA(db, contextAt(21), again.batchId, A);
-    await mixB(db, contextAt(22), again.batchId, B);
-    await expect(leaveSession(db, contextAt(23), again.sessionId)).rejects.toThrow('already mixed');
   });
 
   it('does not take a coat that is already being mixed', async () => {
@@ -300,16 +287,5 @@ describe('nothing is logged that was not done', () => {
     await mixB(db, contextAt(12), batchId, B);
     await expect(undoAct(db, contextAt(13), batchId, weighed)).rejects.toThrow('since');
     expect(await folded(db, batchId)).toMatchObject({ aKg: A.kg, bKg: B.kg });
-  });
-
-  it('a session is left once', async () => {
-    const db = freshDb();
-    const { sessionId } = await started(db, await shopWithCoat(db));
-    const both = await Promise.allSettled([
-      leaveSession(db, contextAt(12), sessionId),
-      leaveSession(db, contextAt(12), sessionId),
-    ]);
-    expect(both.map((o) => o.status).sort()).toEqual(['fulfilled', 'rejected']);
-    expect(await db.log.filter((e) => e.kind === 'left').count()).toBe(1);
   });
 });

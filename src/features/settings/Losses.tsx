@@ -1,5 +1,6 @@
 'use client';
 import { Box, chakra, Heading } from '@chakra-ui/react';
+import { useMemo, useState } from 'react';
 import { LEAST_POURS } from '@/core/coat';
 import { useAct, useNow, useShop } from '@/data/hooks';
 import { chooseAtBench } from '@/data/repos/bench';
@@ -79,7 +80,10 @@ function LossRow({ view }: { view: LossView }) {
 /** Cups weighed before and after the pour teach what coats really take; plans go by it only when it is accepted. */
 export function Losses() {
   const shop = useShop();
-  const views = lossViews(shop, useNow());
+  // What lies was poured before the page came: the clock moves none of it.
+  const now = useNow();
+  const [seenMs] = useState(now);
+  const views = useMemo(() => lossViews(shop, seenMs), [shop, seenMs]);
   return (
     <Panel as="section" aria-label="Used against planned">
       <Heading as="h2" fontSize="lg" mb="2">
