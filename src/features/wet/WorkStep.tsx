@@ -11,7 +11,8 @@ import { BenchFrame } from './BenchFrame';
 import { BigAction } from './BigAction';
 import { CoatRow } from './CoatRow';
 import { CupWeight } from './CupWeight';
-import type { WetCoat, WetView } from './model';
+import type { WetView } from './model';
+import { pourWords, thenWords } from './pourWords';
 import { Strokes } from './Strokes';
 import { UndoAction } from './UndoAction';
 import { FLOW_WORDS, WorkingLevel } from './WorkingLevel';
@@ -108,16 +109,6 @@ function LiesOpen({ since, name, nowMs }: { since: number; name: string; nowMs: 
       </Box>
     </Box>
   );
-}
-
-/** A line is drawn once it stays where it is drawn; everything else is poured now. */
-function pourWords({ done, workingEndsMs }: WetView, { coat }: WetCoat, nowMs: number): string {
-  if (coat.kind !== 'line' || done.mixedMs === null || workingEndsMs === null) return 'pour now';
-  const stay = flowMarks((workingEndsMs - done.mixedMs) / 1000).find(
-    (m) => m.flow === 'lines stay',
-  );
-  const fromMs = done.mixedMs + (stay?.fromS ?? 0) * 1000;
-  return nowMs < fromMs ? `stays from ${clockText(fromMs, nowMs)}` : 'draw it now';
 }
 
 function MainAction({ view, over }: { view: WetView; over: boolean }) {
@@ -228,7 +219,7 @@ export function WorkStep({ view }: { view: WetView }) {
                   done.poured.has(entry.coat.id)
                     ? `✓ ${clockText(done.poured.get(entry.coat.id) ?? 0, now)}`
                     : entry !== next
-                      ? 'then this'
+                      ? thenWords(view, entry, now)
                       : resting
                         ? 'after its rest'
                         : over
