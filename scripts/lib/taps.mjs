@@ -57,7 +57,10 @@ export const STEPS = [
 ];
 
 /** Steps of a session that is open, from the first weighing on. */
-export const WET_STEPS = STEPS.slice(2, -1);
+export const WET_STEPS = STEPS.slice(
+  STEPS.findIndex(([button]) => button === 'The scale shows'),
+  -1,
+);
 
 /** Taps through steps as a hand would; ms for each. */
 export async function walkSteps(page, steps) {

@@ -84,4 +84,24 @@ export const DEFECT_GUIDE: Readonly<Record<DefectKind, DefectGuide>> = {
     cause: 'sanded beyond the next coat',
     repair: 'include them in the next coat',
   },
+  'sharp rim': {
+    label: 'Sharp rim, uneven height',
+    cause: 'resin climbed the wall, or the fill was short',
+    repair: 'sand it down; back in the mould, or dome it',
+  },
+  'gilding lifted': {
+    label: 'Gilding lifted with the mask',
+    cause: 'the mask was peeled against the edge',
+    repair: 'hold the edge, redo the line, seal it in the next coat',
+  },
+  'muddy colour': {
+    label: 'Colour swamped or muddy',
+    cause: 'one strong colour, white too early, or worked again',
+    repair: 'a new coat with fewer drops',
+  },
+  'not liked': {
+    label: 'Nothing wrong: it is not liked',
+    cause: 'a matter of taste',
+    repair: 'another transparent layer, texture first, or the back as a new face',
+  },
 };

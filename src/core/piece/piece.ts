@@ -145,5 +145,9 @@ export const DEFECT_KINDS = [
   'proud relief',
   'peeling',
   'scratches',
+  'sharp rim',
+  'gilding lifted',
+  'muddy colour',
+  'not liked',
 ] as const;
 export type DefectKind = (typeof DEFECT_KINDS)[number];
