@@ -72,7 +72,17 @@ export interface Stales {
   readonly 'no steps to keep': null;
   readonly 'list gone': null;
   readonly 'defect already repaired': null;
+  readonly 'finding gone': null;
+  readonly 'rescue chosen already': null;
+  /** A coat of it is mixed, or a step of it was done. */
+  readonly 'rescue begun': null;
+  /** It has left: its record is read-only. */
+  readonly 'piece closed': { readonly name: string };
+  /** It cannot leave while something of it is open. */
+  readonly 'piece not finished': { readonly why: NotFinished };
 }
+/** What keeps a piece from being closed. */
+export type NotFinished = 'in a session' | 'mask on' | 'coat open' | 'finding open' | 'cures';
 export type StaleCode = keyof Stales;
 
 /** The record changed under the action (another tab): nothing was written. */

@@ -1,4 +1,5 @@
 import { refuseOvertaken, type ShopDb } from './db';
+import { StaleActionError } from './errors';
 import { LOG, type Id, type LogEntry, type LogKind, type TableName, type Tables } from '@/records';
 
 /** Clock, identifiers and person of one action; taken when the user acts, kept when it is tried again. */
@@ -24,6 +25,11 @@ export interface Writer {
     id?: Id<'log'>,
   ): Promise<LogEntry>;
 }
+
+/** What may still be said of a piece whose record is closed. */
+const AFTER_CLOSING: readonly LogKind[] = [
+  ...(['piece closed', 'piece opened again', 'correction', 'note', 'undone'] as const),
+];
 
 /**
  * Joi is heavy and needed only for writing, so it is not part of the first screen; it must be there
@@ -59,6 +65,7 @@ export async function act<R>(
       await db.table(table).put(row);
     },
     log: async (kind, about, id = context.newId()) => {
+      if (about.pieceId && !AFTER_CLOSING.includes(kind)) await refuseClosed(db, about.pieceId);
       const entry: LogEntry = {
         id,
         seq: ((await db.log.orderBy('seq').last())?.seq ?? 0) + 1,
@@ -74,8 +81,15 @@ export async function act<R>(
     },
   };
   refuseOvertaken(db);
-  return db.transaction('rw', [...new Set([...tables, 'log' as const])], () => {
+  // Every act that tells of a piece asks whether its record is closed.
+  return db.transaction('rw', [...new Set([...tables, 'log' as const, 'pieces' as const])], () => {
     refuseOvertaken(db);
     return work(writer);
   });
+}
+
+/** @throws StaleActionError `piece closed` where its record is closed: it is read, and corrected by entries of the log */
+async function refuseClosed(db: ShopDb, pieceId: Id<'piece'>): Promise<void> {
+  const piece = await db.pieces.get(pieceId);
+  if (piece?.closedMs) throw new StaleActionError('piece closed', { name: piece.name });
 }

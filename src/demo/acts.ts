@@ -1,9 +1,9 @@
 import type { Intent } from '@/core/coat';
-import type { CoatKind, DefectKind } from '@/core/piece';
+import type { CoatKind } from '@/core/piece';
 import type { MaskMethod } from '@/core/prep';
 import { massRatioBA, type TouchFind } from '@/core/resin';
 import type { ShopDb } from '@/data/db';
-import { noteDefect, repairDefect, writeLogNote } from '@/data/repos/bench';
+import { writeLogNote } from '@/data/repos/bench';
 import { planCoat } from '@/data/repos/coats';
 import { addLayer } from '@/data/repos/layers';
 import { addTask, keepTemplate, type NewTask } from '@/data/repos/ownSteps';
@@ -61,7 +61,7 @@ const WEDGED = { tilt: { alongX: 0.00005, alongY: 0 }, by: 'typed' } as const;
 
 /** The acts of the bench by the names of pieces and coats, as a story tells them. */
 export class Bench {
-  constructor(private readonly story: Teller) {}
+  constructor(readonly story: Teller) {}
 
   note(atMs: number, text: string): void {
     this.story.at(atMs, (db, c) => writeLogNote(db, c, text, null));
@@ -272,26 +272,5 @@ export class Bench {
     this.touch(pouredMs + 8.5 * HOUR, coat, 'strings');
     this.touch(pouredMs + 9.6 * HOUR, coat, 'tacky');
     this.touch(pouredMs + 17.9 * HOUR, coat, 'leathery');
-  }
-
-  defect(
-    foundMs: number,
-    [piece, coat]: readonly [piece: string, coat: string],
-    [kind, note]: readonly [kind: DefectKind, note: string],
-    {
-      repairedMs,
-      photo = null,
-    }: { repairedMs?: number; photo?: ReturnType<typeof drawn> | null } = {},
-  ): void {
-    this.story.at(foundMs, async (db, c) => {
-      const { id: coatId, pieceId } = await coatNamed(db, piece, coat);
-      return noteDefect(db, c, { pieceId, coatId, kind, note, photo });
-    });
-    if (repairedMs !== undefined)
-      this.story.at(repairedMs, async (db, c) => {
-        const { id } = await coatNamed(db, piece, coat);
-        const defect = await db.defects.filter((d) => d.coatId === id && d.note === note).first();
-        return repairDefect(db, c, defect?.id ?? asId(''));
-      });
   }
 }

@@ -5,6 +5,7 @@ import { US_FLUID_OUNCE_M3 } from '@/core/units';
 import { asId, DEFAULT_SETTINGS, plainArea } from '@/records';
 import { addReadings } from '@/data/repos/room';
 import { Bench, drawn } from './acts';
+import { defect, warmAir } from './found';
 import { loggerReadOuts } from './logger';
 import { tellDoorNumerals } from './doorNumerals';
 import { LENS_BOX, lensOutline, lensPhoto, lensPlan } from './lampLens';
@@ -36,13 +37,13 @@ function labels(b: Bench, ago: Ago) {
   });
   b.coat(ago(20, 4), name, { name: 'Seal', kind: 'seal', resin: TARN, thicknessM: 0.15e-3 });
   b.pour(ago(19, 4), name, 'Seal', 21);
-  b.defect(ago(18, 3), [name, 'Seal'], ['dust nib', 'Two hairs on Alderbrook and Mossgate'], {
+  defect(b, ago(18, 3), [name, 'Seal'], ['dust nib', 'Two hairs on Alderbrook and Mossgate'], {
     repairedMs: ago(18, 1),
   });
   b.coat(ago(18, 2), name, { name: 'Dome', kind: 'dome', resin: MILLRACE, thicknessM: 1.4e-3 });
   b.pour(ago(17, 5), name, 'Dome', 22);
   b.touchedWhileCuring(ago(17, 5), [name, 'Dome']);
-  b.defect(ago(16, 2), [name, 'Dome'], ['bubbles', 'Pinholes along the grain of three labels'], {
+  defect(b, ago(16, 2), [name, 'Dome'], ['bubbles', 'Pinholes along the grain of three labels'], {
     repairedMs: ago(15, 6),
   });
   b.note(ago(9, 3), 'Luggage labels: cork glued to the backs, left for a day.');
@@ -65,7 +66,8 @@ function reliefMap(b: Bench, ago: Ago) {
   b.do(ago(15, 5), name, 'dry paste', 'Lock', { doneMs: ago(24) });
   b.pour(ago(14, 4), name, 'Lock', 22, 7);
   b.touchedWhileCuring(ago(14, 4), [name, 'Lock']);
-  b.defect(
+  defect(
+    b,
     ago(12, 20),
     [name, 'Lock'],
     ['proud relief', 'The ridge above Mossgate still catches the glove'],
@@ -73,11 +75,16 @@ function reliefMap(b: Bench, ago: Ago) {
   );
   b.coat(ago(12, 1), name, { name: 'Flood 1', kind: 'flood', resin: LANTERN, thicknessM: 3e-3 });
   b.pour(ago(2, 2), name, 'Flood 1', 20);
-  b.defect(
+  warmAir(b, ago(2, 2), [name, 'Flood 1'], [2, 4, 5, 6, 7]);
+  defect(
+    b,
     ago(0, 6),
     [name, 'Flood 1'],
     ['dimples', 'Seven dimples near the rim, from a long warm-air pass'],
-    { photo: drawn('relief-map-dimples.svg', 480, 480, dimpledDisc()) },
+    {
+      photo: drawn('relief-map-dimples.svg', 480, 480, dimpledDisc()),
+      ...{ count: 7, sizeM: 6e-3, depthM: 0.3e-3, point: [0.155, -0.03] },
+    },
   );
   b.coat(ago(0, 5), name, { name: 'Flood 2', kind: 'flood', resin: MILLRACE, thicknessM: 1.8e-3 });
   b.ask(ago(0, 4.9), name, {

@@ -28,7 +28,16 @@ export {
   type CoatTouch,
   type DrawnLine,
 } from './coat';
-export type { Defect } from './defect';
+export {
+  DEFECTS,
+  LATER_LOOKS,
+  LOOK_LIMITS,
+  NOT_LOOKED,
+  type ChosenRescue,
+  type Defect,
+  type DefectLook,
+  type LaterLook,
+} from './defect';
 export { LAYERS, type Layer, type LayerState } from './layer';
 export { LOTS, type Lot } from './lot';
 export { LOG, LOG_KINDS, type LogEntry, type LogKind } from './logEntry';

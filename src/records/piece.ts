@@ -29,6 +29,8 @@ export interface Piece {
   /** The job that it belongs to, empty for none, and when that is due. */
   readonly job: string;
   readonly dueMs: number | null;
+  /** When it left with its record closed; null: it is in work. */
+  readonly closedMs: number | null;
 }
 
 export interface HardwareMark {
@@ -58,6 +60,7 @@ export const PIECES = defineRecord<Piece>()({
     turnedMs: null,
     job: '',
     dueMs: null,
+    closedMs: null,
   },
   order: (a, b) => a.createdMs - b.createdMs,
   schema: ({
@@ -101,5 +104,6 @@ export const PIECES = defineRecord<Piece>()({
     turnedMs: maybeInstant(),
     job: text(120),
     dueMs: maybeInstant(),
+    closedMs: maybeInstant(),
   }),
 });

@@ -13,16 +13,16 @@ const rowsOf = (table: TableName): Row[] =>
 
 /** Fields that may be null: nothing is known yet. */
 const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {
-  settings: ['lastBackupMs', 'sensor', 'scale', 'cupM3'],
+  settings: ['lastBackupMs', 'sensor', 'scale', 'cupM3', 'hourly'],
   resins: ['price', 'learnsFromMs'],
-  pieces: ['level', 'turnedMs', 'dueMs'],
+  pieces: ['level', 'turnedMs', 'dueMs', 'closedMs'],
   areas: ['partOf'],
   layers: ['over'],
   lots: ['openedMs', 'bestBeforeMs', 'fullAKg', 'fullBKg', 'emptyMs'],
   sessions: ['endedMs'],
   batches: ['lotId', 'reading', 'tareKg'],
   coats: ['batchId', 'learned', 'pouredMs', 'coveredMs', 'line'],
-  defects: ['coatId', 'repairedMs', 'at'],
+  defects: ['coatId', 'repairedMs', 'at', 'rescue'],
   photos: ['defectId'],
   drafts: ['pieceId'],
   tasks: ['coatId', 'doneMs', 'result', 'order', 'method', 'limit', 'own'],

@@ -64,6 +64,8 @@ export interface Settings {
   /** Sign of the shop’s own currency, and what cup, stick and gloves of a batch cost in it. */
   readonly currency: string;
   readonly consumables: number;
+  /** What an hour of hands costs in it; null: not told. */
+  readonly hourly: number | null;
   readonly prep: PrepSchools;
   /** When the whole shop was last saved to a file; null before the first time. */
   readonly lastBackupMs: number | null;
@@ -87,6 +89,7 @@ export const DEFAULT_SETTINGS: Settings = {
   rule: 'five',
   currency: '£',
   consumables: 1.2,
+  hourly: null,
   prep: DEFAULT_SCHOOLS,
   lastBackupMs: null,
 };
@@ -135,6 +138,7 @@ export const SETTINGS = defineRecord<Settings>()({
       rule: oneOf(['five', 'six']),
       currency: Joi.string().trim().min(1).max(4).required(),
       consumables: number().min(0).max(10_000),
+      hourly: number().min(0).max(100_000).allow(null),
       sensor: Joi.object({
         kind: oneOf(['simulated']),
         weather: oneOf(ROOM_WEATHERS),

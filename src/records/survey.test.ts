@@ -22,6 +22,7 @@ const piece: Piece = {
   prep: {},
   up: 'front',
   turnedMs: null,
+  closedMs: null,
   job: '',
   dueMs: null,
   bellyM: 0,

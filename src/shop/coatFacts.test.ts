@@ -49,6 +49,7 @@ const piece: Piece = {
     prep: {},
     up: 'front',
     turnedMs: null,
+    closedMs: null,
     job: '',
     dueMs: null,
   },

@@ -4,6 +4,7 @@ import {
   asId,
   BATCHES,
   COATS,
+  DEFECTS,
   DEFAULT_SETTINGS,
   plainArea,
   plainCoat,
@@ -27,6 +28,7 @@ const piece: Piece = {
     prep: {},
     up: 'front',
     turnedMs: null,
+    closedMs: null,
     job: '',
     dueMs: null,
   },
@@ -92,7 +94,8 @@ describe('what a piece asks for', () => {
   it('a defect goes before everything else; one that was repaired asks for nothing', () => {
     const defect: Defect = {
       ...{ id: asId('d'), pieceId: piece.id, coatId: null, kind: 'bubbles', note: '' },
-      ...{ at: null, foundMs: 0, repairedMs: null },
+      ...DEFECTS.defaults,
+      foundMs: 0,
     };
     expect(kinds({ coats: [coat(1)], defects: [defect] })).toEqual(['put right', 'prepare']);
     const repaired = { ...defect, repairedMs: 1 };

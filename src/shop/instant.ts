@@ -3,7 +3,8 @@ import { instantAtRipe, workingTime, type ResinSheet } from '@/core/resin';
 import type { BatchStep, WetState } from '@/core/wet';
 import { type Batch, type Coat, type Resin, stateOf, type WetSession } from '@/records';
 import { readViews, viewPiece, type CoatView, type PieceView } from './coatView';
-import { byId } from './ofPiece';
+import { findingState } from './findings';
+import { byId, ofPiece } from './ofPiece';
 import { holdsOf, leftSteps, maskClocks, wasMasked, type MaskClock } from './prepView';
 import { airThen, type Room } from './room';
 import { each, type RowTrouble, type Tolerated } from './rowTrouble';
@@ -16,6 +17,8 @@ export type Ground = 'free' | 'too soon' | 'open' | 'shut';
 export type Ask =
   | { readonly is: 'plan' }
   | { readonly is: 'put right'; readonly defects: number }
+  /** Findings whose rescue was carried out: a later look closes them. */
+  | { readonly is: 'look again'; readonly findings: number }
   /** It is mixed. */
   | { readonly is: 'pour'; readonly coat: CoatView }
   /** Steps that hold the next coat back; `open` are those for a hand, the others want time. */
@@ -41,7 +44,9 @@ export type Ask =
   | { readonly is: 'finish'; readonly left: readonly PlacedTask[] }
   /** Only time. */
   | { readonly is: 'cure'; readonly coat: CoatView; readonly atMs: number }
-  | { readonly is: 'hand over' };
+  | { readonly is: 'hand over' }
+  /** It has left, its record is closed. */
+  | { readonly is: 'gone'; readonly atMs: number };
 export type AskOf<I extends Ask['is']> = Extract<Ask, { readonly is: I }>;
 
 export interface PieceAt {
@@ -121,12 +126,20 @@ function finishAsk(shop: Shop, { piece, upcoming }: PieceView, nowMs: number): A
   return left.length > 0 ? [{ is: 'finish', left }] : [];
 }
 
+function lookAsk(shop: Shop, { piece }: PieceView): Ask[] {
+  const own = ofPiece(shop.defects, piece.id);
+  const findings = own.filter((d) => findingState(d) === 'look again').length;
+  return findings > 0 ? [{ is: 'look again', findings }] : [];
+}
+
 function asksOf(shop: Shop, view: PieceView, nowMs: number): readonly Ask[] {
   const { coats, openDefects, piece, top } = view;
+  if (piece.closedMs !== null) return [{ is: 'gone', atMs: piece.closedMs }];
   if (coats.length === 0) return [{ is: 'plan' }];
   const next = top?.clock?.next;
   const asks: Ask[] = [
     ...(openDefects > 0 ? [{ is: 'put right', defects: openDefects } as const] : []),
+    ...lookAsk(shop, view),
     ...coatAsk(shop, view, nowMs),
     ...maskClocks(shop, piece, nowMs).map((mask) => ({ is: 'mask', mask }) as const),
     ...unmaskAsk(shop, view),

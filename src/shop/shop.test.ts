@@ -21,6 +21,7 @@ const piece = (id: string, createdMs: number): Piece => ({
     prep: {},
     up: 'front',
     turnedMs: null,
+    closedMs: null,
     job: '',
     dueMs: null,
   },

@@ -225,7 +225,7 @@ export const NO_LOOK: FaultLook = { edgeM: null, allOver: null, count: null };
  * @param history facts of the coat, SI @param look where the fault sits @param answers tests that a hand did
  */
 export function evidenceOf(
-  history: CoatHistory,
+  history: CoatHistory = NO_HISTORY,
   look: FaultLook = NO_LOOK,
   answers: Answers = {},
 ): Evidence[] {

@@ -110,6 +110,7 @@ describe('version 3: preparation and the room', () => {
         turnedMs: null,
         job: '',
         dueMs: null,
+        closedMs: null,
       })),
     );
     for (const area of after['areas'] ?? []) expect(area).toMatchObject({ damage: [] });

@@ -1,81 +1,9 @@
 import type { ShopDb } from '../db';
-import type { DefectKind } from '@/core/piece';
-import {
-  DEFAULT_SETTINGS,
-  type Defect,
-  type Id,
-  type LogEntry,
-  type Photo,
-  type Resin,
-  type Settings,
-} from '@/records';
+import { DEFAULT_SETTINGS, type Id, type LogEntry, type Resin, type Settings } from '@/records';
 import { act, type ActionContext } from '../write';
 import { refuseConflicts } from '../based';
 import { StaleActionError } from '../errors';
 import { mergeRecord, type Based } from '../merge';
-
-export interface DefectNote {
-  readonly pieceId: Id<'piece'>;
-  readonly coatId: Id<'coat'> | null;
-  readonly kind: DefectKind;
-  readonly note: string;
-  /** Where it is; left out where nobody pointed. */
-  readonly at?: Defect['at'];
-  readonly photo: Pick<Photo, 'name' | 'widthPx' | 'heightPx' | 'blob'> | null;
-}
-
-/** Notes a defect, with its photo when there is one. */
-export function noteDefect(
-  db: ShopDb,
-  context: ActionContext,
-  noted: DefectNote,
-): Promise<Id<'defect'>> {
-  return act(db, context, ['defects', 'photos'], async (w) => {
-    const { photo, at = null, ...rest } = noted;
-    const defect: Defect = {
-      ...{ ...rest, at },
-      id: context.newId(),
-      foundMs: context.nowMs,
-      repairedMs: null,
-    };
-    await w.put('defects', defect);
-    await w.log('defect noted', {
-      pieceId: defect.pieceId,
-      coatId: defect.coatId,
-      text: [defect.kind, defect.note].filter(Boolean).join(': '),
-    });
-    if (photo) {
-      const { pieceId, id: defectId } = defect;
-      await w.put('photos', {
-        ...photo,
-        id: context.newId<'photo'>(),
-        pieceId,
-        defectId,
-        takenMs: context.nowMs,
-      });
-      await w.log('photo added', { pieceId, text: photo.name });
-    }
-    return defect.id;
-  });
-}
-
-export function repairDefect(
-  db: ShopDb,
-  context: ActionContext,
-  defectId: Id<'defect'>,
-): Promise<void> {
-  return act(db, context, ['defects'], async (w) => {
-    const defect = await db.defects.get(defectId);
-    if (!defect || defect.repairedMs !== null)
-      throw new StaleActionError('defect already repaired');
-    await w.put('defects', { ...defect, repairedMs: context.nowMs });
-    await w.log('defect repaired', {
-      pieceId: defect.pieceId,
-      coatId: defect.coatId,
-      text: defect.kind,
-    });
-  });
-}
 
 /**
  * Saves a data sheet; what others changed since `based` is kept.
@@ -131,15 +59,19 @@ export function chooseSensor(
 }
 
 /** What is chosen at the bench and not in the form of the settings: sound, scale, look, largest cup, losses that were accepted. */
-export type BenchSettings = Pick<Settings, 'sound' | 'scale' | 'benchLook' | 'cupM3' | 'losses'>;
+export type BenchSettings = Pick<
+  Settings,
+  'sound' | 'scale' | 'benchLook' | 'cupM3' | 'losses' | 'hourly'
+>;
 export const benchSettings = ({
   sound,
   scale,
   benchLook,
   cupM3,
   losses,
+  hourly,
 }: Settings): BenchSettings => ({
-  ...{ sound, scale, benchLook, cupM3, losses },
+  ...{ sound, scale, benchLook, cupM3, losses, hourly },
 });
 
 export function chooseAtBench(

@@ -85,6 +85,31 @@ export function coatRows(rows: PieceRows, next: readonly Coat[]): Coat[] {
 }
 
 /**
+ * New coats in their places, and those above them lifted.
+ * @param top the place that they go on; left out: the topmost coat that lies or is mixed
+ * @throws StaleActionError when a coat above is mixed
+ */
+export function newCoats(
+  context: ActionContext,
+  coats: readonly Coat[],
+  plans: readonly NewCoat[],
+  top = Math.max(0, ...coats.filter((c) => c.batchId !== null).map((c) => c.order)),
+): { readonly added: readonly Coat[]; readonly lifted: readonly Coat[] } {
+  const above = coats.filter((c) => c.order > top);
+  if (above.some((c) => c.batchId !== null)) throw new StaleActionError('no place to move to');
+  return {
+    lifted: coats.map((c) => (c.order > top ? { ...c, order: c.order + plans.length } : c)),
+    added: plans.map((plan, i): Coat => ({
+      ...COATS.defaults,
+      ...without(plan, 'over'),
+      staysM: plan.areaIds.map(() => plan.thicknessM),
+      id: context.newId(),
+      order: top + 1 + i,
+    })),
+  };
+}
+
+/**
  * Plans coats of one piece on top of those there are, the lowest first, with what is laid between. Returns their ids.
  * @throws RangeError when the plans are of several pieces, or none
  */
@@ -100,18 +125,7 @@ export function planCoats(
     const rows = await pieceRows(db, pieceId);
     const under = rows.coats.find((c) => c.id === plans[0]?.over);
     const top = under?.order ?? Math.max(0, ...rows.coats.map((c) => c.order));
-    const above = rows.coats.filter((c) => c.order > top);
-    if (above.some((c) => c.batchId !== null)) throw new StaleActionError('no place to move to');
-    const lifted = rows.coats.map((c) =>
-      c.order > top ? { ...c, order: c.order + plans.length } : c,
-    );
-    const added = plans.map((plan, i): Coat => ({
-      ...COATS.defaults,
-      ...without(plan, 'over'),
-      staysM: plan.areaIds.map(() => plan.thicknessM),
-      id: context.newId(),
-      order: top + 1 + i,
-    }));
+    const { added, lifted } = newCoats(context, rows.coats, plans, top);
     const below = [...rows.coats].sort(byPlace).findLast((c) => c.order <= top)?.id ?? null;
     const laid = layers.map((layer): Layer => ({
       ...layer,

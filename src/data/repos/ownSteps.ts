@@ -11,7 +11,7 @@ export type NewTask =
   | Omit<Extract<OwnTask, { kind: 'sand' }>, 'key' | 'turn'>;
 
 /** The record of a step of the user's own. */
-function ownRecord(
+export function ownRecord(
   { newId }: ActionContext,
   pieceId: Id<'piece'>,
   told: NewTask,

@@ -4,7 +4,7 @@ import type { ShopDb } from '../db';
 import { asId, type Id, type LogKind, type Piece, type PrepRecord, TASKS } from '@/records';
 import { act, type ActionContext } from '../write';
 import { StaleActionError } from '../errors';
-import { repairDefect } from './bench';
+import { repairDefect } from './findings';
 import { changeLayer } from './layers';
 import { turnPiece } from './turn';
 

@@ -1,7 +1,8 @@
 import { contextAt, freshDb, shopWithCoat, TEST_RESIN } from '../test/shop';
 import { A, kinds, poured, started } from '../test/wet';
 import { InvalidRowError, act } from '../write';
-import { noteDefect, repairDefect, saveResin, saveSettings, writeLogNote } from './bench';
+import { saveResin, saveSettings, writeLogNote } from './bench';
+import { noteDefect, repairDefect } from './findings';
 import { asId, DEFAULT_SETTINGS } from '@/records';
 import { changeCoat, planCoat, removeCoat } from './coats';
 import { weighA } from './wet';

@@ -80,6 +80,7 @@ export function addPiece(
       prep: {},
       up: 'front',
       turnedMs: null,
+      closedMs: null,
     };
     await w.put('pieces', piece);
     for (const row of areaRows(context, piece.id, areas)) await w.put('areas', row);

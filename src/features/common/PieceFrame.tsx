@@ -9,7 +9,7 @@ import { readViews, type PieceView } from '@/shop/coatView';
 import { holdsOf, leftSteps, maskClocks } from '@/shop/prepView';
 import { useFormat, type Format } from './useFormat';
 
-export const STAGES = ['survey', 'prepare', 'coats', 'cure', 'inspect'] as const;
+export const STAGES = ['survey', 'prepare', 'coats', 'cure', 'inspect', 'finish'] as const;
 export type Stage = (typeof STAGES)[number];
 
 function stageMark(stage: Stage, view: PieceView, held: number): string {
@@ -24,6 +24,7 @@ function stageMark(stage: Stage, view: PieceView, held: number): string {
     return view.coats.length > 0 ? `${laid} of ${view.coats.length}` : '';
   }
   if (stage === 'cure') return view.top ? view.top.state : '';
+  if (stage === 'finish') return view.piece.closedMs === null ? '' : '✓ gone';
   return view.openDefects > 0 ? `${view.openDefects} open` : '';
 }
 

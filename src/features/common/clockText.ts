@@ -29,3 +29,8 @@ export function minutesText(ms: number): string {
   const seconds = Math.max(0, Math.floor(Math.abs(ms) / 1000));
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }
+
+/** A day with its year, for what is kept and printed: `27 Nov 2026`. */
+export const dateText = (atMs: number): string => format(atMs, 'd MMM yyyy');
+/** The same with its time of day. */
+export const stampText = (atMs: number): string => format(atMs, 'd MMM yyyy, HH:mm');

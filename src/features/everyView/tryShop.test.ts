@@ -9,7 +9,8 @@ import {
 import { logCsv, plainCell } from '@/data/exchange/logCsv';
 import { contextAt, freshDb, shopWithCoat } from '@/data/test/shop';
 import { A, poured, started } from '@/data/test/wet';
-import { noteDefect, writeLogNote } from '@/data/repos/bench';
+import { writeLogNote } from '@/data/repos/bench';
+import { noteDefect } from '@/data/repos/findings';
 import { removeCoat } from '@/data/repos/coats';
 import { leaveSession } from '@/data/repos/session';
 import { undoAct } from '@/data/repos/undoAct';

@@ -1,164 +1,93 @@
 'use client';
-import { type Defect, edgeKindsOf, type Photo } from '@/records';
-import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
-import { useAct, useNow, useRead, useShop } from '@/data/hooks';
-import { repairDefect } from '@/data/repos/bench';
-import { clockText } from '@/features/common/clockText';
-import type { PieceView } from '@/shop/coatView';
-import { Outline } from '@/features/common/Outline';
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useState } from 'react';
+import { useShop } from '@/data/hooks';
 import { PieceFrame } from '@/features/common/PieceFrame';
 import { STATE_FILL } from '@/features/common/stateWords';
-import { Button } from '@/ui/Button';
+import type { Area, Defect } from '@/records';
+import type { PieceView } from '@/shop/coatView';
+import { findingState } from '@/shop/findings';
+import { ofPiece } from '@/shop/ofPiece';
 import { Caution } from '@/ui/Caution';
-import { useBlobUrl } from '@/ui/blobUrl';
 import { Panel } from '@/ui/Panel';
 import { DefectForm } from './DefectForm';
-import { DEFECT_GUIDE } from '@/core/inspect';
+import { FindingList } from './FindingList';
+import { FindingPanel } from './FindingPanel';
+import { LookGuide } from './LookGuide';
+import { PinPlan } from './PinPlan';
 
-/** Photos of a piece, and why the newest could not be read. */
-const usePhotos = (pieceId: string) =>
-  useRead((db) => db.photos.where('pieceId').equals(pieceId).toArray(), pieceId);
-
-function PhotoOf({ photo, what }: { photo: Photo; what: string }) {
-  return (
-    <chakra.img
-      ref={useBlobUrl(photo.blob, 'src')}
-      alt={`Photo of ${what.toLowerCase()}`}
-      maxH="160px"
-      mt="2"
-      borderWidth="1px"
-      borderColor="line"
-    />
-  );
-}
-
-interface RowProps {
-  readonly defect: Defect;
-  readonly coatName: string;
-  readonly photos: readonly Photo[];
-}
-
-function DefectRow({ defect, coatName, photos }: RowProps) {
-  const act = useAct();
-  const now = useNow();
-  const guide = DEFECT_GUIDE[defect.kind];
-  const done = defect.repairedMs !== null;
-  return (
-    <Flex as="li" gap="4" py="3" borderTopWidth="1px" borderColor="line" align="flex-start">
-      <Box aria-hidden fontSize="xl" color={done ? 'verdigris' : 'oxide'} width="24px">
-        {done ? '✓' : '◆'}
-      </Box>
-      <Box flex="1">
-        <Box fontWeight="600">{guide.label}</Box>
-        {defect.note && <Box>{defect.note}</Box>}
-        <Box fontSize="sm" color="ink2">
-          {coatName} · found {clockText(defect.foundMs, now)}
-          {done && ` · repaired ${clockText(defect.repairedMs ?? 0, now)}`}
-        </Box>
-        {!done && (
-          <Box fontSize="sm" mt="1">
-            Repair: {guide.repair}.
-          </Box>
-        )}
-        {photos.map((photo) => (
-          <PhotoOf key={photo.id} photo={photo} what={guide.label} />
-        ))}
-      </Box>
-      {!done && (
-        <Button
-          onClick={() =>
-            void act('mark the repair', (db, c) => repairDefect(db, c, defect.id), {
-              defectId: defect.id,
-            })
-          }
-        >
-          Repaired
-        </Button>
-      )}
-    </Flex>
-  );
-}
-
-/** How to look, beside the plan of the piece. Common practice, no source. */
-const LOOKS = [
-  'Along the surface, low light from the side: bare spots and dimples show as breaks in the reflection.',
-  'From the other side: a row of dots is often a hair.',
-  'Edges with a clean glove: thin places, lips at the tape line, drips below.',
-  'Press a nail where it does not show: no print means it is past the touch test.',
-];
-
-function LookPanel({ view }: { view: PieceView }) {
-  const area = view.drawn[0];
-  const top = view.top;
-  return (
-    <Panel display="flex" gap="6" alignItems="center" flexWrap="wrap">
-      {area && (
-        <Outline
-          shape={area.shape}
-          edgeKinds={edgeKindsOf(area)}
-          size={220}
-          fill={top ? STATE_FILL[top.state] : 'var(--bm-colors-card)'}
-          title={`Plan of ${view.piece.name}`}
-        />
-      )}
-      <Box flex="1" minW="260px">
-        <Heading as="h2" fontSize="xl" mb="2">
-          Look before you note
-        </Heading>
-        <Box as="ol" ps="5" listStyleType="decimal">
-          {LOOKS.map((look) => (
-            <Box as="li" key={look} mb="1">
-              {look}
-            </Box>
-          ))}
-        </Box>
-        <Box fontSize="xs" color="ink2">
-          Common practice, no source.
-        </Box>
-      </Box>
-    </Panel>
-  );
-}
+/** Findings in the order they were made: their numbers stay. */
+const numbered = (defects: readonly Defect[]): readonly Defect[] =>
+  [...defects].sort((a, b) => a.foundMs - b.foundMs);
 
 function Inspect({ view }: { view: PieceView }) {
-  const { defects, coats } = useShop();
-  const { value: photos, error: photoTrouble } = usePhotos(view.piece.id);
-  const own = defects
-    .filter((d) => d.pieceId === view.piece.id)
-    .sort((a, b) => b.foundMs - a.foundMs);
+  const { defects } = useShop();
+  const own = numbered(ofPiece(defects, view.piece.id));
+  const firstOpen = own.find((d) => findingState(d) !== 'closed');
+  const [selectedId, setSelectedId] = useState<Defect['id'] | null>(null);
+  const [at, setAt] = useState<Defect['at']>(null);
+  const [areaId, setAreaId] = useState<Area['id'] | null>(null);
+  const selected = own.find((d) => d.id === selectedId) ?? firstOpen ?? own.at(-1);
+  const shown = areaId ?? selected?.at?.areaId ?? null;
+  const area = view.drawn.find((a) => a.id === shown) ?? view.drawn[0];
+  const top = view.top;
+  const select = (id: Defect['id']) => {
+    setSelectedId(id);
+    setAreaId(own.find((d) => d.id === id)?.at?.areaId ?? areaId);
+  };
   return (
-    <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 400px' }} gap="4" alignItems="start">
-      <Box>
-        <LookPanel view={view} />
-        <Panel as="section" aria-label="Defects" mt="4">
-          <Heading as="h2" fontSize="xl" mb="2">
-            Found on this piece
-          </Heading>
-          {photoTrouble && (
-            <Box role="alert" color="oxide" mb="2">
-              The photos could not be read: {photoTrouble.message}.
+    <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 380px' }} gap="4" alignItems="start">
+      <Flex direction="column" gap="4" minW="0">
+        <Panel as="section" aria-label="Plan with findings">
+          <Flex gap="5" wrap="wrap">
+            <Box flex="0 0 auto" py="3">
+              {area && (
+                <PinPlan
+                  areas={view.drawn}
+                  area={area}
+                  onArea={setAreaId}
+                  fill={top ? STATE_FILL[top.state] : 'var(--bm-colors-card)'}
+                  defects={own}
+                  selectedId={selected?.id ?? null}
+                  onSelect={select}
+                  {...{ at, onAt: setAt }}
+                />
+              )}
             </Box>
-          )}
-          {own.length === 0 && (
-            <Box color="ink2">
-              Nothing noted. Look along the surface against a light from several angles, and feel
-              the edges.
-            </Box>
-          )}
-          <Box as="ul" listStyleType="none">
-            {own.map((d) => (
-              <DefectRow
-                key={d.id}
-                defect={d}
-                coatName={coats.find((c) => c.id === d.coatId)?.name ?? 'on the piece'}
-                photos={(photos ?? []).filter((p) => p.defectId === d.id)}
+            <Box as="section" aria-label="Defects" flex="1 1 260px" minW="0">
+              <Heading as="h2" fontSize="lg" mb="1">
+                Found on this piece
+              </Heading>
+              <FindingList
+                pieceId={view.piece.id}
+                defects={own}
+                selectedId={selected?.id ?? null}
+                onSelect={select}
               />
-            ))}
-          </Box>
+            </Box>
+          </Flex>
         </Panel>
-      </Box>
-      <Flex direction="column" gap="4" gridRow={{ lg: '1' }} gridColumn={{ lg: '2' }}>
-        <DefectForm key={view.piece.id} view={view} />
+        {selected && (
+          <FindingPanel
+            key={selected.id}
+            defect={selected}
+            number={own.indexOf(selected) + 1}
+            view={view}
+          />
+        )}
+      </Flex>
+      <Flex direction="column" gap="4">
+        <LookGuide key={`look ${view.piece.id}`} view={view} />
+        <DefectForm
+          key={view.piece.id}
+          view={view}
+          at={at}
+          area={view.drawn.find((a) => a.id === at?.areaId)}
+          onNoted={(id) => {
+            setAt(null);
+            if (id) setSelectedId(id);
+          }}
+        />
         <Caution title="Sanding and cutting.">
           Dust mask (P2/N95 or better) and wet methods when sanding; knives away from the hand.
           Uncured resin on skin sensitises: nitrile gloves. The resin’s safety data sheet goes

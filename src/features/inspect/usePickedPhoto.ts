@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import type { DefectNote } from '@/data/repos/bench';
+import type { DefectNote } from '@/data/repos/findings';
 import { shrinkPhoto } from './shrinkPhoto';
 
 type Picked = NonNullable<DefectNote['photo']>;

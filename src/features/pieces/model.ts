@@ -55,6 +55,10 @@ function waitWords(ask: Ask | undefined, nowMs: number): string {
       return finishWords(ask.left, nowMs);
     case 'cure':
       return `${nextWords(ask.coat)} ${clockText(ask.atMs, nowMs)}`;
+    case 'look again':
+      return 'What was put right: look again';
+    case 'gone':
+      return `It left ${clockText(ask.atMs, nowMs)}`;
     case 'hand over':
     case undefined:
       return 'Nothing: ready to hand over';

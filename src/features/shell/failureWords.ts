@@ -1,7 +1,16 @@
 import { clockText } from '@/features/common/clockText';
-import { isRefusal, StaleActionError, type Stales } from '@/data/errors';
+import { isRefusal, StaleActionError, type NotFinished, type Stales } from '@/data/errors';
 
 type StaleWords = { readonly [C in keyof Stales]: (data: Stales[C]) => string };
+
+/** What keeps a piece from being closed. */
+export const NOT_FINISHED: Readonly<Record<NotFinished, string>> = {
+  'in a session': 'a coat of it is in a wet session',
+  'mask on': 'a mask is still on it',
+  'coat open': 'a coat is planned and not poured',
+  'finding open': 'a finding is open',
+  cures: 'it does not bear handling yet',
+};
 
 const STALE: StaleWords = {
   'piece gone': () => 'This piece is no longer there.',
@@ -35,6 +44,12 @@ const STALE: StaleWords = {
     `This step was ticked elsewhere, ${clockText(atMs, atMs)}: nothing was changed. Look again before you tick.`,
   'that side lies up already': () => 'It lies that way already: nothing was changed.',
   'defect already repaired': () => 'This defect is already repaired.',
+  'finding gone': () => 'This finding is no longer there.',
+  'rescue chosen already': () => 'A way back was chosen for it already.',
+  'rescue begun': () => 'Something of this rescue was done already: it stays on the plan.',
+  'piece closed': ({ name }) =>
+    `${name} has left and its record is closed: open it again at Finish, with a reason.`,
+  'piece not finished': ({ why }) => `It cannot be closed: ${NOT_FINISHED[why]}.`,
 };
 
 /** What an action met that it was not made for. */

@@ -189,6 +189,15 @@ const defectToDo = ({ defects }: AskOf<'put right'>, { piece }: PieceView): ToDo
   ...{ dueMs: null, fromMs: 0, urgent: false },
 });
 
+const lookToDo = ({ findings }: AskOf<'look again'>, { piece }: PieceView): ToDo => ({
+  key: `${piece.id}-look`,
+  href: `/pieces/${piece.id}/inspect`,
+  title: `Look again, ${piece.name}`,
+  detail: 'What was put right is closed by a look in raking light.',
+  ...{ dueMs: null, fromMs: 0, urgent: false },
+  ...(findings > 1 && { detail: `${findings} findings were put right: a look closes them.` }),
+});
+
 function toDosOf({ view, asks }: PieceAt, nowMs: number, format: Format): ToDo[] {
   return asks.flatMap((ask) => {
     switch (ask.is) {
@@ -200,6 +209,8 @@ function toDosOf({ view, asks }: PieceAt, nowMs: number, format: Format): ToDo[]
         return prepareToDo(ask, view, nowMs);
       case 'put right':
         return [defectToDo(ask, view)];
+      case 'look again':
+        return [lookToDo(ask, view)];
       case 'coat':
         return coatToDo(ask, view, nowMs, format);
       case 'finish':
@@ -209,6 +220,7 @@ function toDosOf({ view, asks }: PieceAt, nowMs: number, format: Format): ToDo[]
       case 'plan':
       case 'cure':
       case 'hand over':
+      case 'gone':
         return [];
     }
   });

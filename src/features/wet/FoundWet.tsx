@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { DEFECT_GUIDE } from '@/core/inspect';
 import type { DefectKind } from '@/core/piece';
 import { useAct, useShop } from '@/data/hooks';
-import { noteDefect } from '@/data/repos/bench';
+import { noteDefect } from '@/data/repos/findings';
 import type { Coat, Defect, Piece } from '@/records';
 import { Button } from '@/ui/Button';
 import { PlacePick } from './PlacePick';

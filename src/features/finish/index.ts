@@ -1,0 +1,1 @@
+export { FinishScreen } from './FinishScreen';
