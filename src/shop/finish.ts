@@ -139,10 +139,13 @@ export function billOf(shop: Shop, view: PieceView): Bill {
     const whole = done && done.aKg !== null && done.bKg !== null ? done.aKg + done.bKg : null;
     const asked = batch ? batch.targetAKg + batch.targetBKg : 0;
     // One batch may serve several coats: each bears what was planned for it, by what was really mixed.
+    const alone = batch?.coatIds.length === 1;
     const kg =
-      whole === null || planned === null || !(asked > 0)
+      whole === null || (!alone && (planned === null || !(asked > 0)))
         ? planned
-        : (whole * Math.min(planned, asked)) / asked;
+        : alone
+          ? whole
+          : (whole * Math.min(planned ?? 0, asked)) / asked;
     const { price, sheet } = resin;
     const cost =
       price && kg !== null

@@ -1,6 +1,7 @@
 'use client';
 import { Box, Flex, Grid, Heading, Input } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { LogEntry } from '@/records';
 import { useAct, useShop } from '@/data/hooks';
@@ -14,6 +15,8 @@ import { ShopFiles } from './ShopFiles';
 import { entryWords, filterLog, type NamedEntry } from './model';
 import { useLog } from './useLog';
 
+/** Charts come when they are asked for. */
+const Faults = dynamic(() => import('./Faults').then((m) => m.Faults), { ssr: false });
 const PAGE = 60;
 
 interface RowProps {
@@ -135,6 +138,7 @@ function countWords(found: number | null, shown: number, total: number): string 
 /** The log, newest first, with search; files out and in. */
 export function BookScreen() {
   const shop = useShop();
+  const [page, setPage] = useState<'Log' | 'What goes wrong'>('Log');
   const [search, setSearch] = useState('');
   const [shown, setShown] = useState(PAGE);
   const searching = search.trim() !== '';
@@ -144,45 +148,64 @@ export function BookScreen() {
   const left = (searching ? found.length : (value?.total ?? 0)) - shown;
   return (
     <Box maxW="1240px">
-      <Heading as="h1" fontSize="3xl" mb="4">
-        Book
-      </Heading>
+      <Flex align="baseline" gap="4" mb="4" wrap="wrap">
+        <Heading as="h1" fontSize="3xl">
+          Book
+        </Heading>
+        {(['Log', 'What goes wrong'] as const).map((name) => (
+          <Button
+            key={name}
+            size="sm"
+            variant={page === name ? 'ink' : 'outline'}
+            aria-pressed={page === name}
+            onClick={() => setPage(name)}
+          >
+            {name}
+          </Button>
+        ))}
+      </Flex>
       <Grid
         templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 320px' }}
         gap="4"
         alignItems="start"
       >
-        <Panel as="section" aria-label="Log" minW="0">
-          <NoteLine key={about?.id ?? 'note'} about={about} onDone={() => setAbout(null)} />
-          <Flex gap="3" align="center" mb="4">
-            <Input
-              type="search"
-              aria-label="Search the log"
-              placeholder="Search: piece, coat, action, words"
-              value={search}
-              onChange={(e) => setSearch(e.target.value)}
-            />
-            <Box whiteSpace="nowrap" color="ink2" role="status">
-              {value
-                ? `${countWords(searching ? found.length : null, shown, value.total)} of ${value.total} entries`
-                : 'reading …'}
-            </Box>
-          </Flex>
-          {error && (
-            <Box role="alert" color="oxide" fontWeight="600" mb="3">
-              The log could not be read: {error.message}. What you see is from before.
-            </Box>
-          )}
-          <Boundary what="The log" resetKey={value}>
-            <Days entries={found.slice(0, shown)} onCorrect={setAbout} />
+        {page === 'What goes wrong' ? (
+          <Boundary what="What goes wrong" resetKey={shop}>
+            <Faults />
           </Boundary>
-          {left > 0 && (
-            <Button onClick={() => setShown(shown + PAGE)}>
-              Show {Math.min(PAGE, left)} earlier
-            </Button>
-          )}
-          {value?.total === 0 && <Box color="ink2">The log begins with the first piece.</Box>}
-        </Panel>
+        ) : (
+          <Panel as="section" aria-label="Log" minW="0">
+            <NoteLine key={about?.id ?? 'note'} about={about} onDone={() => setAbout(null)} />
+            <Flex gap="3" align="center" mb="4">
+              <Input
+                type="search"
+                aria-label="Search the log"
+                placeholder="Search: piece, coat, action, words"
+                value={search}
+                onChange={(e) => setSearch(e.target.value)}
+              />
+              <Box whiteSpace="nowrap" color="ink2" role="status">
+                {value
+                  ? `${countWords(searching ? found.length : null, shown, value.total)} of ${value.total} entries`
+                  : 'reading …'}
+              </Box>
+            </Flex>
+            {error && (
+              <Box role="alert" color="oxide" fontWeight="600" mb="3">
+                The log could not be read: {error.message}. What you see is from before.
+              </Box>
+            )}
+            <Boundary what="The log" resetKey={value}>
+              <Days entries={found.slice(0, shown)} onCorrect={setAbout} />
+            </Boundary>
+            {left > 0 && (
+              <Button onClick={() => setShown(shown + PAGE)}>
+                Show {Math.min(PAGE, left)} earlier
+              </Button>
+            )}
+            {value?.total === 0 && <Box color="ink2">The log begins with the first piece.</Box>}
+          </Panel>
+        )}
         <ShopFiles />
       </Grid>
     </Box>

@@ -12,6 +12,7 @@ import { Panel } from '@/ui/Panel';
 import { Bill } from './Bill';
 import { Leaving } from './Leaving';
 import { LeftToDo } from './LeftToDo';
+import { RecordPanel } from './RecordPanel';
 import { usePapers } from './usePapers';
 import { careText, FINISH_WORDS } from './words';
 
@@ -33,25 +34,11 @@ function Finish({ view }: { view: PieceView }) {
   return (
     <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 400px' }} gap="4" alignItems="start">
       <Panel as="section" aria-label="What is left">
-        {closed ? (
-          <>
-            <Heading as="h2" fontSize="xl" mb="2">
-              Its record
-            </Heading>
-            <Box as="ul" listStyleType="none">
-              {papers.told.coats.map((line) => (
-                <Box as="li" key={line} py="1" borderTopWidth="1px" borderColor="line">
-                  {line}
-                </Box>
-              ))}
-            </Box>
-          </>
-        ) : (
-          <LeftToDo {...{ view, left, tasks, asked }} />
-        )}
+        {!closed && <LeftToDo {...{ view, left, tasks, asked }} />}
+        <RecordPanel told={papers.told} />
       </Panel>
       <Flex direction="column" gap="4">
-        <Leaving {...{ view, left, open }} />
+        <Leaving {...{ view, left, open: open + asked.length }} />
         <Panel as="section" aria-label="Care">
           <Heading as="h2" fontSize="xl" mb="2">
             Care

@@ -13,7 +13,7 @@ import { TextField } from '@/ui/TextField';
 interface Props {
   readonly view: PieceView;
   readonly left: readonly Unfinished[];
-  /** Last steps that nobody ticked: they do not hold it, and are said. */
+  /** Last steps that nobody ticked, or that are not on the list: they do not hold it, and are said. */
   readonly open: number;
 }
 
@@ -63,7 +63,7 @@ export function Leaving({ view: { piece }, left, open }: Props) {
         {left.length > 0
           ? 'Something keeps it here still: see the list.'
           : open > 0
-            ? `${open} last steps are not ticked: they do not hold it.`
+            ? `${open} last steps are not ticked: they do not hold it, and the record does not claim them.`
             : 'Everything is done.'}
       </Box>
       <Button

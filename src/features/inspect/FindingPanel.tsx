@@ -15,7 +15,7 @@ import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import { DefectGlyph } from './DefectGlyph';
 import { RescueSheet } from './RescueSheet';
-import { RESCUE_WORDS } from './rescueWords';
+import { RESCUE_WORDS } from '@/features/common/rescueWords';
 import { useEntries } from './useEntries';
 import { WhyPanel } from './WhyPanel';
 

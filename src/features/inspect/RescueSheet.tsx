@@ -21,7 +21,7 @@ import {
   riskWords,
   SHOWS_WORDS,
   STEP_WORDS,
-} from './rescueWords';
+} from '@/features/common/rescueWords';
 
 interface Props {
   readonly defect: Defect;

@@ -8,7 +8,13 @@ import { useFormat, type Format } from '@/features/common/useFormat';
 import type { Defect, LogEntry } from '@/records';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
-import { CAUSE_WORDS, EVIDENCE_WORDS, FIGURE_WORDS, NEXT_TIME, TEST_WORDS } from './causeWords';
+import {
+  CAUSE_WORDS,
+  EVIDENCE_WORDS,
+  FIGURE_WORDS,
+  NEXT_TIME,
+  TEST_WORDS,
+} from '@/features/common/causeWords';
 import { entriesOf } from './useEntries';
 
 interface Props {

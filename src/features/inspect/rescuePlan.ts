@@ -4,7 +4,7 @@ import type { RescuePlan } from '@/data/repos/findings';
 import type { NewTask } from '@/data/repos/ownSteps';
 import type { PieceView } from '@/shop/coatView';
 import type { RescueView } from '@/shop/rescues';
-import { RESCUE_WORDS, STEP_WORDS } from './rescueWords';
+import { RESCUE_WORDS, STEP_WORDS } from '@/features/common/rescueWords';
 
 const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 

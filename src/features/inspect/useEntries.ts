@@ -1,7 +1,7 @@
 import type { LogEntry } from '@/records';
 import type { EvidenceCode } from '@/core/inspect';
 import { useRead } from '@/data/hooks';
-import { EVIDENCE_WORDS } from './causeWords';
+import { EVIDENCE_WORDS } from '@/features/common/causeWords';
 
 /** What the log says of a piece and of the sessions of its coats, oldest first. */
 export function useEntries(
