@@ -1,6 +1,7 @@
 import { computeSteps } from '@/core/compute';
 import { Refused, type Job } from './job';
-import { isTraceAsk } from './protocol';
+import { findBreaks } from './findBreaks';
+import { isBreaksAsk, isTraceAsk } from './protocol';
 import { tracePhoto } from './tracePhoto';
 
 /** Longest that a computation runs before messages are let in, ms. */
@@ -25,12 +26,20 @@ const computation =
   };
 
 /** Jobs that need what only a browser has; everything else is a computation of core. */
-const BROWSER_JOBS: ReadonlyMap<string, Job> = new Map([
+const BROWSER_JOBS: ReadonlyMap<string, Job> = new Map<string, Job>([
   [
     'tracePhoto',
     async (input, step) => {
       if (isTraceAsk(input)) return tracePhoto(input, step);
       const message = 'tracePhoto: what is asked has no photo or no marks';
+      throw new Refused([{ code: 'not-allowed', path: ['input'], message }]);
+    },
+  ],
+  [
+    'findBreaks',
+    async (input, step) => {
+      if (isBreaksAsk(input)) return findBreaks(input, step);
+      const message = 'findBreaks: what is asked has no photo, no corners or no size';
       throw new Refused([{ code: 'not-allowed', path: ['input'], message }]);
     },
   ],

@@ -1,4 +1,6 @@
 import type { ComputeInput, ComputeName, ComputeOutput, Fault } from '@/core/compute';
+import type { Point } from '@/core/geometry';
+import type { Break } from '@/core/inspect/photo';
 import type { Traced, TraceInput } from '@/core/trace';
 
 /** Asks the worker for one job; `id` ties what it answers to it. */
@@ -39,10 +41,29 @@ export interface TraceAnswer {
   readonly plan: StoredPicture;
 }
 
+/** What is asked of a photo of a face in raking light. */
+export interface BreaksAsk {
+  readonly photo: Blob;
+  /** Corners of the box of the face, as shares of the photo: top left, top right, bottom right, bottom left. */
+  readonly corners: readonly Point[];
+  readonly widthM: number;
+  readonly heightM: number;
+  /** Outline in its box from the top left corner, y down, m. */
+  readonly outline: readonly Point[];
+}
+
 /** Jobs by name: the computations of core, and those that need what only a browser has. */
-export type JobName = ComputeName | 'tracePhoto';
-export type JobInput<N extends JobName> = N extends ComputeName ? ComputeInput<N> : TraceAsk;
-export type JobOutput<N extends JobName> = N extends ComputeName ? ComputeOutput<N> : TraceAnswer;
+export type JobName = ComputeName | 'tracePhoto' | 'findBreaks';
+export type JobInput<N extends JobName> = N extends ComputeName
+  ? ComputeInput<N>
+  : N extends 'tracePhoto'
+    ? TraceAsk
+    : BreaksAsk;
+export type JobOutput<N extends JobName> = N extends ComputeName
+  ? ComputeOutput<N>
+  : N extends 'tracePhoto'
+    ? TraceAnswer
+    : readonly Break[];
 
 /** What the worker answers. */
 export type WorkerMessage =
@@ -61,6 +82,15 @@ export const isJobRequest = (value: unknown): value is JobRequest =>
 
 export const isTraceAsk = (value: unknown): value is TraceAsk =>
   isRecord(value) && value['photo'] instanceof Blob && Array.isArray(value['inside']);
+
+export const isBreaksAsk = (value: unknown): value is BreaksAsk =>
+  isRecord(value) &&
+  value['photo'] instanceof Blob &&
+  Array.isArray(value['corners']) &&
+  value['corners'].length === 4 &&
+  Array.isArray(value['outline']) &&
+  Number(value['widthM']) > 0 &&
+  Number(value['heightM']) > 0;
 
 export const isCancelRequest = (value: unknown): value is CancelRequest =>
   isRecord(value) && value['type'] === 'cancel' && typeof value['id'] === 'number';

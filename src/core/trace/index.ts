@@ -21,7 +21,7 @@ export {
   type Marks,
   type View,
 } from './marks';
-export { rectify, type Picture, type PlaneBox, type Raster } from './raster';
+export { rectify, sample, type Picture, type PlaneBox, type Raster } from './raster';
 export { fitOutline } from './fitOutline';
 export {
   MARK_SIGMA_PX,

@@ -14,7 +14,9 @@ import { DefectForm } from './DefectForm';
 import { FindingList } from './FindingList';
 import { FindingPanel } from './FindingPanel';
 import { LookGuide } from './LookGuide';
+import { PhotoAidPanel } from './PhotoAidPanel';
 import { PinPlan } from './PinPlan';
+import { usePhotoAid } from './usePhotoAid';
 
 /** Findings in the order they were made: their numbers stay. */
 const numbered = (defects: readonly Defect[]): readonly Defect[] =>
@@ -30,6 +32,7 @@ function Inspect({ view }: { view: PieceView }) {
   const selected = own.find((d) => d.id === selectedId) ?? firstOpen ?? own.at(-1);
   const shown = areaId ?? selected?.at?.areaId ?? null;
   const area = view.drawn.find((a) => a.id === shown) ?? view.drawn[0];
+  const aid = usePhotoAid(area);
   const top = view.top;
   const select = (id: Defect['id']) => {
     setSelectedId(id);
@@ -51,6 +54,7 @@ function Inspect({ view }: { view: PieceView }) {
                   selectedId={selected?.id ?? null}
                   onSelect={select}
                   {...{ at, onAt: setAt }}
+                  proposed={aid.proposals.map((p) => p.point)}
                 />
               )}
             </Box>
@@ -88,6 +92,7 @@ function Inspect({ view }: { view: PieceView }) {
             if (id) setSelectedId(id);
           }}
         />
+        {area && <PhotoAidPanel {...{ view, area, aid }} />}
         <Caution title="Sanding and cutting.">
           Dust mask (P2/N95 or better) and wet methods when sanding; knives away from the hand.
           Uncured resin on skin sensitises: nitrile gloves. The resin’s safety data sheet goes

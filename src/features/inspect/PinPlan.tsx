@@ -21,6 +21,8 @@ interface Props {
   /** Where the next finding goes; null: nowhere yet. */
   readonly at: At | null;
   readonly onAt: (at: At) => void;
+  /** Places that a photo proposes, by letter. */
+  readonly proposed: readonly At['point'][];
 }
 
 const SIZE = 380;
@@ -28,7 +30,7 @@ const PIN = 34;
 
 /** The plan of one area with what was found on it; a tap on it is the place of the next finding. */
 export function PinPlan({ areas, area, onArea, fill, ...props }: Props) {
-  const { defects, selectedId, onSelect, at, onAt } = props;
+  const { defects, selectedId, onSelect, at, onAt, proposed } = props;
   const box = planBox(area.shape);
   const place = (point: At['point']) => {
     const { x, y } = inBox(box, point);
@@ -85,6 +87,26 @@ export function PinPlan({ areas, area, onArea, fill, ...props }: Props) {
             </Button>
           ) : null,
         )}
+        {proposed.map((point, i) => (
+          <Box
+            key={`${point[0]} ${point[1]}`}
+            position="absolute"
+            {...place(point)}
+            width={`${PIN}px`}
+            height={`${PIN}px`}
+            borderRadius="full"
+            borderWidth="2px"
+            borderStyle="dashed"
+            borderColor="slate"
+            textAlign="center"
+            fontWeight="700"
+            lineHeight={`${PIN - 4}px`}
+            pointerEvents="none"
+            aria-hidden
+          >
+            {String.fromCharCode(65 + i)}
+          </Box>
+        ))}
         {at?.areaId === area.id && (
           <Box
             position="absolute"

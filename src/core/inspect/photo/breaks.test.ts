@@ -1,6 +1,8 @@
 import type { Point } from '../../geometry';
 import { seededRandom } from '../../numeric';
+import type { Corners, Picture } from '../../trace';
 import { breaksIn, maskOf } from './breaks';
+import { straighten } from './straighten';
 
 /** Faults as light draws them: a bubble, a nib, a crater; sizes in m. */
 interface Drawn {
@@ -127,4 +129,41 @@ test('the mask of a ring counts its pixels', () => {
     [1, 4],
   ];
   expect(maskOf(ring, 8, 6).reduce((a, b) => a + b, 0)).toBe(12);
+});
+
+describe('a photo that was taken at an angle', () => {
+  const corners = (s: number): Corners => [
+    [10 * s, 8 * s],
+    [140 * s, 14 * s],
+    [132 * s, 110 * s],
+    [16 * s, 100 * s],
+  ];
+  const picture = (s: number): Picture => {
+    const [widthPx, heightPx] = [150 * s, 120 * s];
+    const rgba = new Uint8ClampedArray(4 * widthPx * heightPx).fill(120);
+    return { widthPx, heightPx, rgba };
+  };
+  const outline: Point[] = [
+    [0, 0],
+    [0.05, 0],
+    [0.05, 0.04],
+    [0, 0.04],
+  ];
+  const face = (s: number) => ({
+    ...{ picture: picture(s), corners: corners(s), widthM: 0.05, heightM: 0.04, outline },
+  });
+  test('is straightened to six pixels a millimetre, its outline with it', () => {
+    const found = straighten(face(3));
+    if (!found.ok) throw new Error('not straightened');
+    expect(found.value).toMatchObject({ width: 300, height: 240 });
+    expect(found.value.ring[2]).toEqual([300, 240]);
+    // Grey all over stays grey: the three weights are one whole.
+    expect(found.value.values[100 * 300 + 100]).toBeCloseTo(120, 3);
+    expect(breaksIn(found.value)).toEqual([]);
+  });
+  test('is refused where a fault would be a few pixels, or its corners are crossed', () => {
+    expect(straighten(face(1))).toMatchObject({ ok: false, issues: [{ code: 'out-of-range' }] });
+    const [a, b, c, d] = corners(3);
+    expect(straighten({ ...face(3), corners: [a, c, b, d] }).ok).toBe(false);
+  });
 });

@@ -1,0 +1,2 @@
+export { breaksIn, type Break, type BreakShape, type RakingPicture } from './breaks';
+export { straighten, type FaceInPhoto } from './straighten';
