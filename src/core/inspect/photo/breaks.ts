@@ -1,7 +1,7 @@
 import type { Point } from '../../geometry';
 import { insideRing } from '../../geometry';
 import { blobsOf, type Blob } from './blobs';
-import { blur, type Field } from './blur';
+import { blur, wideBlur, type Field } from './blur';
 
 /** A face seen straight from above in raking light. */
 export interface RakingPicture extends Field {
@@ -75,8 +75,11 @@ export function maskOf(ring: readonly Point[], width: number, height: number): U
 
 /** Only what lies further from the outline than a margin. */
 function eroded(mask: Uint8Array, width: number, height: number, marginPx: number): Uint8Array {
-  const near = blur({ width, height, values: new Float32Array(mask) }, marginPx / 1.6);
-  return mask.map((m, i) => (m && (near.values[i] as number) > 0.93 ? 1 : 0));
+  const near = wideBlur({ width, height, values: new Float32Array(mask) }, marginPx / 1.6);
+  const inside = new Uint8Array(mask.length);
+  for (let y = 0, i = 0; y < height; y += 1)
+    for (let x = 0; x < width; x += 1, i += 1) inside[i] = mask[i] && near(x, y) > 0.93 ? 1 : 0;
+  return inside;
 }
 
 const confidenceOf = (peak: number): number => 1 - Math.exp(-(peak - PEAK * 0.6) / 6);
@@ -127,20 +130,27 @@ export function breaksIn(picture: RakingPicture): Break[] {
   const inside = eroded(whole, width, height, px(RIM_M));
   const fine = blur(picture, px(FINE_M));
   const coarse = blur(picture, px(COARSE_M));
-  const band = fine.values.map((v, i) => v - (coarse.values[i] as number));
+  const band = new Float32Array(fine.values.length);
+  for (let i = 0; i < band.length; i += 1)
+    band[i] = (fine.values[i] as number) - (coarse.values[i] as number);
   const noise = Math.max(0.4, typical(band, inside));
   // A patch must not hide itself in its own surroundings: strong values count there only as much as noise does.
   const cap = 3 * noise;
-  const capped = band.map((v) => {
+  const capped = new Float32Array(band.length);
+  for (let i = 0; i < band.length; i += 1) {
+    const v = band[i] as number;
     const size = v < 0 ? -v : v;
-    return size < cap ? size : cap;
-  });
-  const around = blur({ width, height, values: capped }, px(AROUND_M));
-  const stands = band.map((v, i) => {
-    if (!inside[i]) return 0;
-    const scale = 1.25 * (around.values[i] as number);
-    return (v < 0 ? -v : v) / (scale > noise ? scale : noise);
-  });
+    capped[i] = size < cap ? size : cap;
+  }
+  const around = wideBlur({ width, height, values: capped }, px(AROUND_M));
+  const stands = new Float32Array(band.length);
+  for (let y = 0, i = 0; y < height; y += 1)
+    for (let x = 0; x < width; x += 1, i += 1) {
+      if (!inside[i]) continue;
+      const v = band[i] as number;
+      const scale = 1.25 * around(x, y);
+      stands[i] = (v < 0 ? -v : v) / (scale > noise ? scale : noise);
+    }
   const marked = new Float32Array(stands.length);
   for (let i = 0; i < stands.length; i += 1) marked[i] = (stands[i] as number) > STANDS_OUT ? 1 : 0;
   // Light and shade of one fault belong together.

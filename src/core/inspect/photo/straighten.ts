@@ -32,7 +32,18 @@ export function straighten({
   heightM,
   outline,
 }: FaceInPhoto): Result<RakingPicture> {
-  const scale = Math.min(PX_PER_M, LONGEST_PX / Math.max(widthM, heightM));
+  const side = ([a, b]: readonly [Point, Point]) => Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const seen = Math.min(
+    side([corners[0], corners[1]]) / widthM,
+    side([corners[1], corners[2]]) / heightM,
+  );
+  // More pixels than the photo has of it tell nothing more.
+  const scale = Math.min(PX_PER_M, seen, LONGEST_PX / Math.max(widthM, heightM));
+  if (!(scale >= COARSEST_PX_PER_M))
+    return fail({
+      ...{ code: 'out-of-range', path: ['photo'], value: scale },
+      allowed: { min: COARSEST_PX_PER_M },
+    });
   const [width, height] = [Math.round(widthM * scale), Math.round(heightM * scale)];
   const box: Corners = [
     [0, 0],
@@ -42,16 +53,6 @@ export function straighten({
   ];
   const map = homographyOf(box, corners);
   if (!map.ok) return map;
-  const side = ([a, b]: readonly [Point, Point]) => Math.hypot(b[0] - a[0], b[1] - a[1]);
-  const seen = Math.min(
-    side([corners[0], corners[1]]) / widthM,
-    side([corners[1], corners[2]]) / heightM,
-  );
-  if (!(seen >= COARSEST_PX_PER_M))
-    return fail({
-      ...{ code: 'out-of-range', path: ['photo'], value: seen },
-      allowed: { min: COARSEST_PX_PER_M },
-    });
   const values = new Float32Array(width * height);
   const colour = new Float64Array(3);
   for (let y = 0, at = 0; y < height; y += 1)
