@@ -13,7 +13,7 @@ import {
 } from '@/core/inspect';
 import type { CoatKind } from '@/core/piece';
 import { earliestPour, isSettled, type PlacedTask } from '@/core/prep';
-import { instantAtRipe, mixDensity } from '@/core/resin';
+import { instantAtRipe, mixDensity, smallestBatchKg } from '@/core/resin';
 import {
   asId,
   COATS,
@@ -40,6 +40,8 @@ export interface RescueView {
     readonly row: Coat;
     readonly mixM3: number;
     readonly mixKg: number;
+    /** Least that the shop’s scale measures well enough, kg. */
+    readonly leastKg: number;
     readonly resin: Resin;
     readonly view: CoatView;
   } | null;
@@ -165,7 +167,10 @@ function laid(shop: Shop, view: PieceView, ghost: Coat, nowMs: number) {
   const mixM3 = ledger.value.totalM3;
   const mixKg = mixM3 * mixDensity(seen.resin.sheet);
   return {
-    coat: { row: seen.coat, mixM3, mixKg, resin: seen.resin, view: seen },
+    coat: {
+      ...{ row: seen.coat, mixM3, mixKg, resin: seen.resin, view: seen },
+      leastKg: smallestBatchKg(seen.resin.sheet, shop.settings.scaleDigitKg),
+    },
     prep: prep.filter((t) => !isSettled(t)),
     atMs: earliest?.atMs ?? nowMs,
   };

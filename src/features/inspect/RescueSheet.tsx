@@ -29,6 +29,8 @@ interface Props {
   readonly rescues: readonly RescueView[];
 }
 
+/** Smaller is not written out, m³. */
+const LEAST_SHOWN_M3 = 1e-7;
 const HEADS = [
   'Way back',
   'Resin',
@@ -129,8 +131,19 @@ function Details({ rescue, defect, view }: { rescue: RescueView } & Omit<Props, 
               with cup and reserve
               {rescue.spotM3 !== null && (
                 <>
-                  ; the spots themselves take <Figure>{show(rescue.spotM3, 'volume').text}</Figure>
+                  ; the spots themselves take{' '}
+                  <Figure>
+                    {rescue.spotM3 < LEAST_SHOWN_M3
+                      ? `less than ${show(LEAST_SHOWN_M3, 'volume').text}`
+                      : show(rescue.spotM3, 'volume').text}
+                  </Figure>
                 </>
+              )}
+              {rescue.coat.mixKg < rescue.coat.leastKg && (
+                <Box color="oxide" fontWeight="600">
+                  Too little to measure on this scale: mix at least{' '}
+                  {show(rescue.coat.leastKg, 'mass').text}, the rest goes on fillers.
+                </Box>
               )}
             </li>
           )}

@@ -39,8 +39,8 @@ const THREAD = { ratio: 3.2, longM: 5e-3 } as const;
 const ROW = { least: 4, gapM: 14e-3, offM: 0.9e-3 } as const;
 /** A face with more spots than this is grain, or sand: no row is looked for beyond them. */
 const MOST_SPOTS = 300;
-/** What lies so near the outline is its own reflection, m. Judgement, no source. */
-const RIM_M = 2.5e-3;
+/** What lies so near the outline is its own edge, and what lies a little further is left to a finger, m. Judgement, no source. */
+const [EDGE_M, RIM_M] = [1.5e-3, 4e-3];
 /** Light and shade so near each other are of one fault, m. Judgement, no source. */
 const JOIN_M = 0.35e-3;
 
@@ -127,12 +127,25 @@ export function breaksIn(picture: RakingPicture): Break[] {
   const { width, height, stepM, ring } = picture;
   const px = (m: number) => m / stepM;
   const whole = maskOf(ring, width, height);
+  const face = eroded(whole, width, height, px(EDGE_M));
   const inside = eroded(whole, width, height, px(RIM_M));
-  const fine = blur(picture, px(FINE_M));
-  const coarse = blur(picture, px(COARSE_M));
-  const band = new Float32Array(fine.values.length);
+  // The outline itself is no break: what lies outside it, or on it, is left out of every mean.
+  const weights = new Float32Array(face);
+  const kept = new Float32Array(picture.values.length);
+  for (let i = 0; i < kept.length; i += 1) kept[i] = face[i] ? (picture.values[i] as number) : 0;
+  const within = (sigmaPx: number) => {
+    const [sums, shares] = [kept, weights].map((values) =>
+      blur({ width, height, values }, sigmaPx),
+    );
+    return { sums: sums?.values ?? kept, shares: shares?.values ?? weights };
+  };
+  const [fine, coarse] = [within(px(FINE_M)), within(px(COARSE_M))];
+  const band = new Float32Array(kept.length);
   for (let i = 0; i < band.length; i += 1)
-    band[i] = (fine.values[i] as number) - (coarse.values[i] as number);
+    if (inside[i])
+      band[i] =
+        (fine.sums[i] as number) / (fine.shares[i] as number) -
+        (coarse.sums[i] as number) / (coarse.shares[i] as number);
   const noise = Math.max(0.4, typical(band, inside));
   // A patch must not hide itself in its own surroundings: strong values count there only as much as noise does.
   const cap = 3 * noise;
