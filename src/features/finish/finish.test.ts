@@ -1,0 +1,103 @@
+import { readFileSync } from 'node:fs';
+import { pieceViews } from '@/shop/coatView';
+import { askedAtFinish, billOf, careOf, coatRecords, leavingOf } from '@/shop/finish';
+import { PDFDocument } from 'pdf-lib';
+import { embedFonts, runsOf, type FontBytes } from '@/ui/pdf/fonts';
+import { demoView, METRIC, NOW } from '../test/shop';
+import { handOver } from './handOver';
+import { handOverPdf, labelPdf } from './handOverPdf';
+import { careText, leavingWords } from './words';
+
+const shop = demoView();
+const view = (name: string) => {
+  const found = pieceViews(shop, NOW).find((v) => v.piece.name === name);
+  if (!found) throw new Error(name);
+  return found;
+};
+const labels = view('Luggage label set');
+
+/** The files that `shippedFonts` fetches, read from the disk. */
+function fonts(): FontBytes {
+  const source = readFileSync('src/ui/pdf/shippedFonts.ts', 'utf8');
+  const files = [...source.matchAll(/node_modules\/(@fontsource\/[^']+)'/g)].map((m) => m[1] ?? '');
+  const bytes = (f: string) => new Uint8Array(readFileSync(`node_modules/${f}`));
+  const plain = files.filter((f) => f.includes('-400-'));
+  return { plain: plain.map(bytes), bold: files.filter((f) => !plain.includes(f)).map(bytes) };
+}
+
+describe('what goes with a piece', () => {
+  const told = handOver(
+    labels,
+    coatRecords(shop, labels),
+    careOf(shop, labels) ?? [],
+    [],
+    METRIC,
+    NOW,
+  );
+  it('names its coats with resin, bottles and what was mixed', () => {
+    expect(told.title).toBe('Luggage label set × 12');
+    expect(told.coats).toHaveLength(2);
+    expect(told.coats[0]).toMatch(
+      /^Seal · Tarn Quick · bottles T-55 · film 0\.15\smm as planned · mixed/,
+    );
+    expect(told.films.map((f) => f.thicknessM)).toEqual([0.15e-3, 1.4e-3]);
+  });
+  it('its care note counts days from its latest coat, and claims no use that no sheet declares', () => {
+    const care = careOf(shop, labels) ?? [];
+    const dates = care.flatMap((l) => ('fromMs' in l ? [l.fromMs] : []));
+    expect(dates).toEqual([...dates].sort((a, b) => a - b));
+    const dome = labels.coats.at(-1);
+    // Handled 18 ripe hours after the mix of the dome, in a room about as warm as its sheet speaks of.
+    const hours = ((dates[0] ?? 0) - (dome?.coat.mixedMs ?? 0)) / 3_600_000;
+    expect(hours).toBeGreaterThan(14);
+    expect(hours).toBeLessThan(24);
+    expect(care.map((l) => careText(l, METRIC)).join(' ')).not.toMatch(/food|hot cups/i);
+  });
+  it('becomes a PDF with every font that its letters ask for', async () => {
+    const odd = { ...told, title: 'Łódź, Ярославль, Αθήνα', looks: ['ő ỳ ž €'] };
+    const bytes = await handOverPdf(odd, 'a4', fonts());
+    const doc = await PDFDocument.load(bytes);
+    expect([doc.getTitle(), doc.getPageCount()]).toEqual([odd.title, 1]);
+  });
+  it('has a label the size of its paper', async () => {
+    const bytes = await labelPdf('Board', ['job'], 'http://localhost/pieces/x/finish', fonts());
+    const [page] = (await PDFDocument.load(bytes)).getPages();
+    expect((page?.getWidth() ?? 0) / (72 / 25.4)).toBeCloseTo(62, 6);
+    expect((page?.getHeight() ?? 0) / (72 / 25.4)).toBeCloseTo(29, 6);
+  });
+});
+
+describe('letters', () => {
+  it('each is written by the first font that has it, in its place', async () => {
+    const { plain } = await embedFonts(await PDFDocument.create(), fonts());
+    const runs = runsOf('Łak Ω и 5\u00a0mm', plain);
+    expect(runs.map((r) => r.text).join('')).toBe('Łak Ω и 5\u00a0mm');
+    expect(runs.map((r) => r.text)).toEqual(['Ł', 'ak ', 'Ω', ' ', 'и', ' 5\u00a0mm']);
+    // A letter that no font has is a question mark, never nothing.
+    expect(runsOf('漢', plain).map((r) => r.text)).toEqual(['?']);
+  });
+});
+
+describe('leaving', () => {
+  it('says what keeps each piece of the demo', () => {
+    const words = (name: string) =>
+      leavingOf(shop, view(name), NOW).map((u) => leavingWords(u, NOW).stage);
+    expect(words('Luggage label set')).toEqual([]);
+    expect(words('Relief map')).toEqual(expect.arrayContaining(['coats', 'prepare', 'inspect']));
+    expect(words('Hall tiles')).toContain('cure');
+  });
+  it('asks for what the survey calls for', () => {
+    expect(askedAtFinish(shop, labels).map((a) => a.step)).toEqual(['photographed', 'packed']);
+    const paddle = askedAtFinish(shop, view('Dining-car serving board')).map((a) => a.step);
+    expect(paddle).toContain('bare wood oiled');
+  });
+  it('bills what was weighed, and says what was not', () => {
+    const bill = billOf(shop, labels);
+    const mixed = coatRecords(shop, labels).map((c) => c.mixKg);
+    expect(bill.lines.map((l) => l.kg)).toEqual(mixed);
+    expect(bill.lines.every((l) => l.weighed)).toBe(true);
+    expect(billOf(shop, view('Guard’s paddle')).lines[0]).toMatchObject({ weighed: false });
+    // 24 a kilogram of Millrace.
+    expect(bill.lines[1]?.cost).toBeCloseTo(24 * (mixed[1] ?? NaN), 9);
+  });
+});
