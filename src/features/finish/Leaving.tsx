@@ -63,7 +63,7 @@ export function Leaving({ view: { piece }, left, open }: Props) {
         {left.length > 0
           ? 'Something keeps it here still: see the list.'
           : open > 0
-            ? `${open} last steps are not ticked: they do not hold it, and the record does not claim them.`
+            ? `${open === 1 ? 'One last step is' : `${open} last steps are`} not ticked: it can go all the same, and the record claims nothing.`
             : 'Everything is done.'}
       </Box>
       <Button

@@ -103,7 +103,7 @@ export function PhotoAidPanel({ view, area, aid }: Props) {
       </Heading>
       <FieldRow
         label="Photo in raking light"
-        hint="Straight from above as far as you can, one lamp low from the side. The outer 4 mm are for a finger."
+        hint="Straight from above as far as you can, one lamp low from the side. The rim is for a finger."
       >
         {(control) => (
           <input

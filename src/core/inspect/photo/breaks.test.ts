@@ -167,3 +167,16 @@ describe('a photo that was taken at an angle', () => {
     expect(straighten({ ...face(3), corners: [a, c, b, d] }).ok).toBe(false);
   });
 });
+
+test('a face that fills its box has no breaks where it touches it', () => {
+  const side = 600;
+  const middle = side / 2;
+  const ring = Array.from({ length: 200 }, (_, i): Point => {
+    const turn = (2 * PI * i) / 200;
+    return [middle + middle * Math.cos(turn), middle + middle * sin(turn)];
+  });
+  const values = Float32Array.from({ length: side * side }, (_, i) =>
+    hypot((i % side) - middle, ((i / side) | 0) - middle) < middle ? 140 : 60,
+  );
+  expect(breaksIn({ width: side, height: side, values, stepM: 0.34e-3, ring })).toEqual([]);
+});

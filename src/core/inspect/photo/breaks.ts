@@ -39,8 +39,12 @@ const THREAD = { ratio: 3.2, longM: 5e-3 } as const;
 const ROW = { least: 4, gapM: 14e-3, offM: 0.9e-3 } as const;
 /** A face with more spots than this is grain, or sand: no row is looked for beyond them. */
 const MOST_SPOTS = 300;
-/** What lies so near the outline is its own edge, and what lies a little further is left to a finger, m. Judgement, no source. */
-const [EDGE_M, RIM_M] = [1.5e-3, 4e-3];
+/**
+ * What lies so near the outline is its own edge, as near as corners are put by hand; what lies a little further is left to a
+ * finger. m, and a share of the size of the face. Judgement, no source.
+ */
+const EDGE = { leastM: 1.5e-3, share: 0.01 } as const;
+const RIM_M = 2.5e-3;
 /** Light and shade so near each other are of one fault, m. Judgement, no source. */
 const JOIN_M = 0.35e-3;
 
@@ -78,7 +82,12 @@ function eroded(mask: Uint8Array, width: number, height: number, marginPx: numbe
   const near = wideBlur({ width, height, values: new Float32Array(mask) }, marginPx / 1.6);
   const inside = new Uint8Array(mask.length);
   for (let y = 0, i = 0; y < height; y += 1)
-    for (let x = 0; x < width; x += 1, i += 1) inside[i] = mask[i] && near(x, y) > 0.93 ? 1 : 0;
+    for (let x = 0; x < width; x += 1, i += 1) {
+      // Beyond the picture there is no face either.
+      const border =
+        x < marginPx || y < marginPx || x >= width - marginPx || y >= height - marginPx;
+      inside[i] = mask[i] && !border && near(x, y) > 0.93 ? 1 : 0;
+    }
   return inside;
 }
 
@@ -127,8 +136,9 @@ export function breaksIn(picture: RakingPicture): Break[] {
   const { width, height, stepM, ring } = picture;
   const px = (m: number) => m / stepM;
   const whole = maskOf(ring, width, height);
-  const face = eroded(whole, width, height, px(EDGE_M));
-  const inside = eroded(whole, width, height, px(RIM_M));
+  const edgePx = Math.max(px(EDGE.leastM), EDGE.share * Math.max(width, height));
+  const face = eroded(whole, width, height, edgePx);
+  const inside = eroded(whole, width, height, edgePx + px(RIM_M));
   // The outline itself is no break: what lies outside it, or on it, is left out of every mean.
   const weights = new Float32Array(face);
   const kept = new Float32Array(picture.values.length);
