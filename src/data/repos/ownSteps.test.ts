@@ -4,7 +4,8 @@ import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { contextAt, freshDb, prepRows, shopWithCoat } from '../test/shop';
 import { addTask, addTasks, dropTemplate, keepTemplate, stepsFrom, type NewTask } from './ownSteps';
-import { doTask, doTasks, type TaskRef } from './prep';
+import { doTask, doTasks } from './prep';
+import type { TaskRef } from './taskRef';
 import { noteSilicone } from './silicone';
 import { turnPiece } from './turn';
 

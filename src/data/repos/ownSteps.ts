@@ -3,7 +3,7 @@ import { asId, TASKS, type Id, type PrepRecord, type Template, type TemplateStep
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { act, type ActionContext } from '../write';
-import type { TaskRef } from './prep';
+import type { TaskRef } from './taskRef';
 
 /** A step of the user's own as it is typed: its key and its place follow. */
 export type NewTask =

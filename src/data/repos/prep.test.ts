@@ -4,15 +4,8 @@ import type { Coat } from '@/records';
 import { contextAt, freshDb, makeReady, prepRows, shopWithCoat, T0 } from '../test/shop';
 import { sessionFor } from '../test/wet';
 import { changeCoat, planCoat } from './coats';
-import {
-  choosePieceSchools,
-  doTask,
-  limitSanding,
-  moveTask,
-  reopenTask,
-  waiveTask,
-  type TaskRef,
-} from './prep';
+import { choosePieceSchools, doTask, limitSanding, moveTask, reopenTask, waiveTask } from './prep';
+import type { TaskRef } from './taskRef';
 import { addTask, removeTask } from './ownSteps';
 import { StaleActionError } from '../errors';
 import { noteRoom } from './room';

@@ -1,19 +1,13 @@
 import type { HalfPlane } from '@/core/geometry';
-import type { MaskMethod, PrepSchools, PrepTask, RubResult } from '@/core/prep';
+import type { MaskMethod, PrepSchools, RubResult } from '@/core/prep';
 import type { ShopDb } from '../db';
 import { asId, type Id, type LogKind, type Piece, type PrepRecord, TASKS } from '@/records';
 import { act, type ActionContext } from '../write';
+import type { TaskRef } from './taskRef';
 import { StaleActionError } from '../errors';
 import { repairDefect } from './findings';
 import { changeLayer } from './layers';
 import { turnPiece } from './turn';
-
-/** The task of a plan that an action is about. */
-export interface TaskRef {
-  readonly pieceId: Id<'piece'>;
-  readonly task: Pick<PrepTask, 'key' | 'rule' | 'title' | 'coatId' | 'scope'> &
-    Partial<Pick<PrepTask, 'up'>>;
-}
 
 interface Change {
   readonly log: LogKind;

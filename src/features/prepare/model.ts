@@ -9,7 +9,7 @@ import {
   type PrepTask,
 } from '@/core/prep';
 import type { PiecePrep } from '@/shop/prepFacts';
-import type { TaskRef } from '@/data/repos/prep';
+import type { TaskRef } from '@/data/repos/taskRef';
 import { CLOCK_ASKED, readClock } from '../common/readClock';
 
 /** Tasks before one coat, and whether they hold it back. */
