@@ -1,9 +1,17 @@
-import { flattenPath, nearestOnSegment, shapePath, type Point, type Shape } from '@/core/geometry';
+import {
+  flattenPath,
+  insideRing,
+  nearestOnSegment,
+  shapePath,
+  shapeSides,
+  type Point,
+  type Shape,
+} from '@/core/geometry';
 import { diagnose, evidenceOf, type Diagnosis, type FaultLook, type FilmNow } from '@/core/inspect';
 import type { Coat, Defect, LogEntry } from '@/records';
 import { clockOf } from './clockOf';
 import { historyOf } from './history';
-import { byId } from './ofPiece';
+import { byId, ofPiece } from './ofPiece';
 import type { Shop } from './shop';
 
 /** Where a finding stands, by what was done about it. */
@@ -18,23 +26,56 @@ export function findingState({ repairedMs, rescue, looks }: Defect): FindingStat
 /** A curve is flattened to this, m: nobody points nearer. */
 const POINTED_M = 2e-4;
 
-/** How near a point of an area is to its outline, m. */
-export function fromEdge(shape: Shape, point: Point): number {
-  const ring = flattenPath(shapePath(shape), POINTED_M, 2000);
-  return ring.reduce((nearest, a, i) => {
-    const [x, y] = nearestOnSegment(point, a, ring[(i + 1) % ring.length] ?? a);
-    return Math.min(nearest, Math.hypot(x - point[0], y - point[1]));
-  }, Infinity);
+/** Where a point lies against the outline of its area. */
+export interface PlaceOn {
+  /** Outside it: it was pointed at beside the piece. */
+  readonly outside: boolean;
+  /** To the nearest point of the outline, m, and the side that is on, from 0. */
+  readonly edgeM: number;
+  readonly side: number;
 }
 
-/** Where a finding sits and how much of it there is. */
-export function lookOf(shop: Shop, { at, look }: Defect): FaultLook {
-  const area = at ? byId(shop.areas, at.areaId) : undefined;
+/** Where a point lies against an outline. */
+export function placeOn(shape: Shape, point: Point): PlaceOn {
+  const ring = flattenPath(shapePath(shape), POINTED_M, 2000);
+  const near = (a: Point, b: Point) => {
+    const [x, y] = nearestOnSegment(point, a, b);
+    return Math.hypot(x - point[0], y - point[1]);
+  };
+  const sides = shapeSides(shape).map((side) =>
+    side.length < 2 ? Infinity : Math.min(...side.slice(1).map((b, i) => near(side[i] ?? b, b))),
+  );
+  const edgeM = ring.reduce(
+    (least, a, i) => Math.min(least, near(a, ring[(i + 1) % ring.length] ?? a)),
+    Infinity,
+  );
   return {
-    edgeM: at && area ? fromEdge(area.shape, at.point) : null,
-    ...{ allOver: look.allOver, count: look.count },
+    ...{ outside: !insideRing(point, ring), edgeM },
+    side: sides.indexOf(Math.min(...sides)),
   };
 }
+
+/** Where a finding lies on its area; null: no place was told, or its area is gone. */
+export function placeOf(shop: Pick<Shop, 'areas'>, { at }: Pick<Defect, 'at'>): PlaceOn | null {
+  const area = at ? byId(shop.areas, at.areaId) : undefined;
+  return at && area ? placeOn(area.shape, at.point) : null;
+}
+
+/** Where a finding sits and how much of it there is; a place beside the piece tells nothing. */
+export function lookOf(shop: Pick<Shop, 'areas'>, defect: Pick<Defect, 'at' | 'look'>): FaultLook {
+  const place = placeOf(shop, defect);
+  const { allOver, count } = defect.look;
+  return { edgeM: place && !place.outside ? place.edgeM : null, allOver, count };
+}
+
+/** Coats that were poured over a finding since, the oldest first. */
+export const laidOver = (shop: Pick<Shop, 'coats'>, defect: Defect): readonly Coat[] => {
+  const own = byId(shop.coats, defect.coatId)?.areaIds ?? [];
+  const areas = new Set<string>(defect.at ? [defect.at.areaId] : own);
+  return ofPiece(shop.coats, defect.pieceId)
+    .filter((c) => (c.pouredMs ?? 0) > defect.foundMs && c.areaIds.some((id) => areas.has(id)))
+    .sort((a, b) => (a.pouredMs ?? 0) - (b.pouredMs ?? 0));
+};
 
 /**
  * Why a finding came about, by what the shop noted of its coat.

@@ -41,8 +41,6 @@ export const RESCUE_STEPS = [
   'strip it off',
   'try the opacity',
   'lay texture paste',
-  'mask the finished side',
-  'turn it over',
   'gild again',
   'gild a second time',
   'file it off',
@@ -67,8 +65,6 @@ export const STEP_TIMES: Readonly<Record<RescueStep, { handsS: number; waitS: nu
   'strip it off': { handsS: 3600, waitS: 0 },
   'try the opacity': { handsS: 600, waitS: 0 },
   'lay texture paste': { handsS: 1200, waitS: 24 * 3600 },
-  'mask the finished side': { handsS: 600, waitS: 0 },
-  'turn it over': { handsS: 120, waitS: 0 },
   'gild again': { handsS: 1200, waitS: 2 * 3600 },
   'gild a second time': { handsS: 900, waitS: 2 * 3600 },
   'file it off': { handsS: 600, waitS: 0 },
@@ -164,7 +160,8 @@ export const RESCUES: Readonly<Record<RescueKind, Rescue>> = {
   'new face on the back': {
     for: ['not liked', 'muddy colour', 'scorch', 'see-through', 'haze'],
     ...{ film: HARD, coat: { kind: 'back', where: 'back' }, shows: 'a new look', risk: 0.2 },
-    steps: ['try the opacity', 'mask the finished side', 'turn it over'],
+    // Prepare itself asks for the turn, and for a mask where it is needed.
+    steps: ['try the opacity'],
   },
   'dome over': {
     ...{ for: ['sharp rim', 'tape lip', 'thin edge', 'dimples'], film: HARD },

@@ -40,8 +40,6 @@ export const STEP_WORDS: Readonly<Record<RescueStep, string>> = {
   'strip it off': 'Strip the coat off, warm',
   'try the opacity': 'Try the opacity on a corner',
   'lay texture paste': 'Lay texture paste and let it set',
-  'mask the finished side': 'Mask the finished side',
-  'turn it over': 'Turn it over on a soft cloth',
   'gild again': 'Gild the line again',
   'gild a second time': 'Gild it a second time',
   'file it off': 'File it off flush',

@@ -1,8 +1,9 @@
-import { readFileSync } from 'node:fs';
 import { pieceViews } from '@/shop/coatView';
 import { askedAtFinish, billOf, careOf, coatRecords, leavingOf } from '@/shop/finish';
 import { PDFDocument } from 'pdf-lib';
-import { embedFonts, runsOf, type FontBytes } from '@/ui/pdf/fonts';
+import { embedFonts, runsOf } from '@/ui/pdf/fonts';
+import { linesOf } from '@/ui/pdf/sheet';
+import { fontsOnDisk as fonts } from '@/ui/pdf/test/fonts';
 import { demoView, METRIC, NOW } from '../test/shop';
 import { handOver } from './handOver';
 import { handOverPdf, labelPdf } from './handOverPdf';
@@ -15,15 +16,6 @@ const view = (name: string) => {
   return found;
 };
 const labels = view('Luggage label set');
-
-/** The files that `shippedFonts` fetches, read from the disk. */
-function fonts(): FontBytes {
-  const source = readFileSync('src/ui/pdf/shippedFonts.ts', 'utf8');
-  const files = [...source.matchAll(/node_modules\/(@fontsource\/[^']+)'/g)].map((m) => m[1] ?? '');
-  const bytes = (f: string) => new Uint8Array(readFileSync(`node_modules/${f}`));
-  const plain = files.filter((f) => f.includes('-400-'));
-  return { plain: plain.map(bytes), bold: files.filter((f) => !plain.includes(f)).map(bytes) };
-}
 
 describe('what goes with a piece', () => {
   const told = handOver(
@@ -75,6 +67,8 @@ describe('letters', () => {
     expect(runs.map((r) => r.text)).toEqual(['Ł', 'ak ', 'Ω', ' ', 'и', ' 5\u00a0mm']);
     // A letter that no font has is a question mark, never nothing.
     expect(runsOf('漢', plain).map((r) => r.text)).toEqual(['?']);
+    expect(linesOf('one two three', 46, 10, plain)).toEqual(['one two', 'three']);
+    expect(linesOf('', 46, 10, plain)).toEqual([]);
   });
 });
 

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { CareLine } from '@/core/finish';
 import { useRead, useShop, useNow } from '@/data/hooks';
 import { dateText } from '@/features/common/clockText';
+import { paperOf } from '@/features/common/paper';
 import { useFormat } from '@/features/common/useFormat';
 import type { PieceView } from '@/shop/coatView';
 import { coatRecords } from '@/shop/finish';
@@ -69,8 +70,12 @@ export function usePapers(view: PieceView, care: readonly CareLine[] | null) {
       ]);
       const newest = photos?.at(-1);
       const png = newest ? await asPng(newest.blob) : null;
-      const paper = format.units === 'us' ? 'letter' : 'a4';
-      const bytes = await handOverPdf(told, paper, await shippedFonts(), png && { png });
+      const bytes = await handOverPdf(
+        told,
+        paperOf(format.units),
+        await shippedFonts(),
+        png && { png },
+      );
       saveFile(`${fileName(piece.name)}-hand-over.pdf`, PDF, bytes as BlobPart);
     });
   const label = () =>

@@ -8,7 +8,7 @@ import { clockText } from '@/features/common/clockText';
 import { useFormat } from '@/features/common/useFormat';
 import type { Defect, LaterLook } from '@/records';
 import type { PieceView } from '@/shop/coatView';
-import { causesOf, filmNow, findingState } from '@/shop/findings';
+import { causesOf, filmNow, findingState, laidOver, placeOf } from '@/shop/findings';
 import { byId, ofPiece } from '@/shop/ofPiece';
 import { rescuesOf } from '@/shop/rescues';
 import { Button } from '@/ui/Button';
@@ -114,6 +114,36 @@ function LaterLooks({ defect, now }: { defect: Defect; now: number }) {
   );
 }
 
+/** Where it is, and what came over it since. */
+function Since({ defect, now }: { defect: Defect; now: number }) {
+  const shop = useShop();
+  const { show } = useFormat();
+  const place = placeOf(shop, defect);
+  const over = laidOver(shop, defect);
+  const area = byId(shop.areas, defect.at?.areaId);
+  if (!place && over.length === 0) return null;
+  return (
+    <Box fontSize="sm" mb="2">
+      {place &&
+        (place.outside ? (
+          <Box color="oxide">
+            ! Its place lies outside the outline of {area?.name}: it is kept, and not used for the
+            cause.
+          </Box>
+        ) : (
+          <Box>
+            On {area?.name}, {show(place.edgeM, 'length').text} from side {place.side + 1}.
+          </Box>
+        ))}
+      {over.map((c) => (
+        <Box key={c.id}>
+          {c.name} lies over it since {clockText(c.pouredMs ?? 0, now)}.
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
 /** One finding: what it is, why, the ways back, and what came of them. */
 export function FindingPanel({ defect, number, view }: Props) {
   const act = useAct();
@@ -160,6 +190,7 @@ export function FindingPanel({ defect, number, view }: Props) {
           </Box>
         </Box>
       </Flex>
+      <Since defect={defect} now={now} />
       <WhyPanel {...{ defect, why }} entries={entries ?? []} batchId={batch?.id ?? null} />
       <Box mt="3">
         {state === 'open' && <RescueSheet key={defect.id} {...{ defect, view, rescues }} />}

@@ -3,7 +3,7 @@ import { EVIDENCE_WORDS, TEST_WORDS } from '@/features/common/causeWords';
 import { RESCUE_WORDS, riskWords } from '@/features/common/rescueWords';
 import { DEFECTS, NOT_LOOKED, type Defect } from '@/records';
 import { ledgerOf, pieceViews } from '@/shop/coatView';
-import { causesOf, filmNow, findingState, fromEdge, lookOf } from '@/shop/findings';
+import { causesOf, filmNow, findingState, laidOver, lookOf, placeOn } from '@/shop/findings';
 import { historyOf } from '@/shop/history';
 import { rescuesOf } from '@/shop/rescues';
 import { statisticsOf } from '@/shop/statistics';
@@ -39,7 +39,23 @@ describe('why a finding of the demo came about', () => {
     // A disc of 380 mm, 158 mm from its middle.
     const edgeM = 0.19 - Math.hypot(0.155, 0.03);
     expect(lookOf(shop, dimples).edgeM).toBeCloseTo(edgeM, 3);
-    expect(fromEdge({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, [0.1, 0])).toBeCloseTo(0.05);
+    const board = { kind: 'rectangle', widthM: 0.3, heightM: 0.2 } as const;
+    expect(placeOn(board, [0.1, 0]).edgeM).toBeCloseTo(0.05, 6);
+    const sides = [placeOn(board, [0.14, 0]), placeOn(board, [-0.14, 0])].map((p) => p.side);
+    expect(new Set(sides).size).toBe(2);
+  });
+  it('a place beside the piece is kept and tells nothing', () => {
+    const at = dimples.at && { ...dimples.at, point: [0.18, 0.18] as const };
+    expect(at && placeOn({ kind: 'disc', diameterM: 0.38 }, at.point).outside).toBe(true);
+    expect(lookOf(shop, { ...dimples, at }).edgeM).toBeNull();
+    const told = causesOf(shop, { ...dimples, at }).ranked.flatMap((r) => r.evidence);
+    expect(told.map((w) => w.evidence.code)).not.toContain('at the edge');
+  });
+  it('coats that came over it since are named', () => {
+    const proud = shop.defects.find((d) => d.kind === 'proud relief');
+    if (!proud) throw new Error('demo changed');
+    expect(laidOver(shop, proud).map((c) => c.name)).toEqual(['Flood 1']);
+    expect(laidOver(shop, dimples)).toEqual([]);
   });
 });
 

@@ -8,11 +8,11 @@ import type { PiecePrep } from '@/shop/prepFacts';
 import { Explained } from '@/features/common/Explained';
 import { amountText, explainSum, packsText } from './amounts';
 import { dayNeeds, daySheet, pieceNeeds, sumNeeds } from './daySheet';
-import { daySheetPdf } from './daySheetPdf';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
+import { paperOf } from '@/features/common/paper';
 import { saveFile } from '@/ui/saveFile';
 
 type Span = 'piece' | 'day';
@@ -26,7 +26,10 @@ export function Materials({ prep, nowMs }: { prep: PiecePrep; nowMs: number }) {
   const parts = span === 'piece' ? pieceNeeds(prep) : dayNeeds(shop, nowMs);
   const sums = sumNeeds(parts);
   const print = async () => {
-    const bytes = await daySheetPdf(daySheet(shop, nowMs, format), format.units);
+    const { daySheetPdf } = await import('./daySheetPdf');
+    const { shippedFonts } = await import('@/ui/pdf/shippedFonts');
+    const paper = paperOf(format.units);
+    const bytes = await daySheetPdf(daySheet(shop, nowMs, format), paper, await shippedFonts());
     const day = formatDate(nowMs, 'yyyy-MM-dd');
     saveFile(`day-sheet-${day}.pdf`, 'application/pdf', new Uint8Array(bytes));
   };

@@ -2,7 +2,7 @@ import { placeTasks, planPrep, type PlacedTask } from '@/core/prep';
 import { facts, relief, area } from '@/core/prep/test/facts';
 import { amountText, explainDry, explainNeed, explainSum, packsText } from './amounts';
 import { dayNeeds, daySheet, pieceNeeds, sumNeeds } from './daySheet';
-import { daySheetPdf, plainText, wrap } from './daySheetPdf';
+import { daySheetPdf } from './daySheetPdf';
 import { dryingTasks, dueTasks, holdsOf, maskClocks, prepOf } from '@/shop/prepView';
 import { SCHOOL_FIELDS } from '@/features/common/schools';
 import { CAUTION_WORDS, PROBLEM_WORDS, stateText } from './words';
@@ -11,6 +11,7 @@ import { movedOrder, readDoneAt, taskGroups } from './model';
 import { stationsOf } from './stations';
 import { demoView, HOUR, METRIC, NOW, plain, US } from '@/features/test/shop';
 import { toDos } from '@/features/today/model';
+import { fontsOnDisk } from '@/ui/pdf/test/fonts';
 
 const shop = demoView();
 const piece = (name: string) => {
@@ -213,21 +214,15 @@ describe('the day', () => {
   it('becomes a PDF, however long and wherever it is printed', async () => {
     const sheet = daySheet(shop, NOW, METRIC);
     const long = { ...sheet, pieces: Array.from({ length: 6 }, () => sheet.pieces).flat() };
-    for (const units of ['metric', 'us'] as const) {
-      const bytes = await daySheetPdf(long, units);
+    for (const paper of ['a4', 'letter'] as const) {
+      const bytes = await daySheetPdf(long, paper, fontsOnDisk());
       expect(new TextDecoder().decode(bytes.slice(0, 5))).toBe('%PDF-');
       expect(bytes.length).toBeGreaterThan(5000);
     }
-    const empty = await daySheetPdf({ ...sheet, pieces: [], materials: [] }, 'metric');
+    const empty = await daySheetPdf({ ...sheet, pieces: [], materials: [] }, 'a4', fontsOnDisk());
     expect(empty.length).toBeGreaterThan(500);
     // A limit for what never comes, not for speed.
   }, 30_000);
-  it('writes only signs that the paper font has', () => {
-    expect(plainText('Łódź, −3 °C, 10 µm, ≈ 5 ’x’')).toBe('Lódz, -3 °C, 10 µm, ~ 5 ’x’');
-    expect(plainText('盆')).toBe('?');
-    expect(wrap('one two three', 7, (t) => t.length)).toEqual(['one two', 'three']);
-    expect(wrap('', 7, (t) => t.length)).toEqual([]);
-  });
 });
 
 describe('the screen of one piece', () => {
