@@ -81,6 +81,18 @@ export async function downloadedBytes(page: Page, click: () => Promise<void>): P
 export const downloaded = async (page: Page, click: () => Promise<void>): Promise<string> =>
   (await downloadedBytes(page, click)).toString('utf8');
 
+/** The words of a PDF, page after page, read by a library that did not write it; every space is a plain one. */
+export async function pdfWords(bytes: Buffer): Promise<string> {
+  const { getDocument } = await import('pdfjs-dist/legacy/build/pdf.mjs');
+  const doc = await getDocument({ data: new Uint8Array(bytes) }).promise;
+  const pages: string[] = [];
+  for (let i = 1; i <= doc.numPages; i += 1) {
+    const { items } = await (await doc.getPage(i)).getTextContent();
+    pages.push(items.map((item) => ('str' in item ? item.str : '')).join(''));
+  }
+  return pages.join(' ').replace(/\s/g, ' ');
+}
+
 /** Goes to another stage of the piece that is open. */
 export async function openStage(page: Page, stage: string): Promise<void> {
   await page
@@ -118,7 +130,6 @@ export async function pressMain(page: Page, name: RegExp | string): Promise<void
   await (await mainButton(page, name)).click();
 }
 
-/** The part that is being weighed reads as wanted, and is in. */
 /** Says that everything is at hand, one key each, and starts to mix. */
 export async function startMixing(page: Page, words: RegExp = /^Start: weigh A/): Promise<void> {
   const open = page
@@ -131,6 +142,8 @@ export async function startMixing(page: Page, words: RegExp = /^Start: weigh A/)
   }
   await pressMain(page, words);
 }
+
+/** The part that is being weighed reads as wanted, and is in. */
 export async function weighIn(page: Page, part: 'A' | 'B'): Promise<void> {
   await expect(page.getByRole('heading', { name: `Weigh part ${part}` })).toBeVisible();
   await page.getByRole('button', { name: /The scale shows/ }).click();

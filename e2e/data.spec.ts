@@ -153,7 +153,7 @@ test('a double click on a form stores once; a photo waits for its own defect', a
     return [...new Uint8Array(bytes)];
   }, svg);
   const found = page.getByRole('region', { name: 'Defects' });
-  await page.getByLabel('Photo').setInputFiles({
+  await page.getByLabel('Photo', { exact: true }).setInputFiles({
     name: 'first.png',
     mimeType: 'image/png',
     buffer: Buffer.from(png),

@@ -1,4 +1,3 @@
-import { inflateSync } from 'node:zlib';
 import {
   downloadedBytes,
   expect,
@@ -6,6 +5,7 @@ import {
   openDemo,
   openPiece,
   openStage,
+  pdfWords,
   test,
 } from './bench';
 import { detail, step } from './preparing';
@@ -28,23 +28,6 @@ test('a mask passes its limit: the strip, Today and the task say so', async ({ p
   await expect(strip.getByText('mask past its limit').first()).toBeVisible(); // the relief map's own
   await expect(strip.getByRole('link', { name: /Hall tiles.*mask past its limit/ })).toHaveCount(0);
 });
-
-/** Text of a PDF's pages: content streams inflated, strings in hex. */
-function pdfText(bytes: Buffer): string {
-  const raw = bytes.toString('latin1');
-  const streams = [...raw.matchAll(/stream\r?\n([\s\S]*?)\r?\nendstream/g)].map((m) => m[1] ?? '');
-  return streams
-    .map((stream) => {
-      try {
-        return inflateSync(Buffer.from(stream, 'latin1')).toString('latin1');
-      } catch {
-        return '';
-      }
-    })
-    .flatMap((content) => [...content.matchAll(/<([0-9A-F]+)> Tj/g)])
-    .map((m) => Buffer.from(m[1] ?? '', 'hex').toString('latin1'))
-    .join('\n');
-}
 
 /** Sheets for the map, the lens, a cell of the roundel, and the pit of the tray. */
 const PAPERS = 4;
@@ -94,7 +77,7 @@ test('the day sheet downloads and its sums are those of the pieces', async ({ pa
   const bytes = await downloadedBytes(page, () =>
     page.getByRole('button', { name: /Day sheet, PDF/ }).click(),
   );
-  const text = pdfText(bytes);
+  const text = await pdfWords(bytes);
   expect(text).toContain('Day sheet, Tuesday 24 November 2026');
   expect(text).toContain('Relief map, before Flood 2');
   expect(text).toContain(`paper P240: ${sums['paper P240']} sheets (${PAPERS} sheets)`);

@@ -36,14 +36,16 @@ test('a defect with its photo: position data is left out, the repair is logged o
 }) => {
   await openDemo(page);
   await openPiece(page, 'Hall tiles', 'inspect');
-  await page.getByLabel('Photo').setInputFiles({
+  await page.getByLabel('Photo', { exact: true }).setInputFiles({
     name: 'notes.txt',
     mimeType: 'text/plain',
     buffer: Buffer.from('no picture'),
   });
-  await expect(page.getByLabel('Photo')).toHaveAccessibleDescription(/not a picture/);
+  await expect(page.getByLabel('Photo', { exact: true })).toHaveAccessibleDescription(
+    /not a picture/,
+  );
   await page
-    .getByLabel('Photo')
+    .getByLabel('Photo', { exact: true })
     .setInputFiles({ name: 'tile.png', mimeType: 'image/png', buffer: PNG });
   await page.getByLabel('What it is').selectOption('fish eye');
   await page.getByLabel('Note').fill('tile 3, by the rim');
@@ -63,9 +65,9 @@ test('a defect with its photo: position data is left out, the repair is logged o
   });
   expect(stored.type).toBe('image/jpeg');
   expect(stored.text).not.toContain('GPSLatitude');
-  await defects.getByRole('button', { name: 'Repaired' }).click();
+  await page.getByRole('button', { name: 'Repaired', exact: true }).click();
   await expect(defects).toContainText('repaired 13:3');
-  await expect(defects.getByRole('button', { name: 'Repaired' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Repaired', exact: true })).toHaveCount(0);
 });
 
 test('a second coat is planned and taken off; the reserve follows its school; names stand in the log', async ({
