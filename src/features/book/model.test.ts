@@ -42,5 +42,11 @@ describe('book', () => {
     expect(
       said('session started', { batches: 2, atHand: 'covers', notAtHand: 'gloves' }),
     ).toContain('batches 2 · at hand: covers · not at hand: gloves');
+    expect(said('defect tested', { test: 'washes off with water', answer: 'no' })).toBe(
+      'Flood 2 · asked whether it washes off · no',
+    );
+    expect(said('defect noted', { count: 7, sizeM: 6e-3, depthM: 3e-4 })).toBe(
+      'Flood 2 · spots 7 · width of one 6 mm · depth 0.30 mm',
+    );
   });
 });

@@ -1,3 +1,5 @@
+import type { EvidenceCode } from '@/core/inspect';
+import { EVIDENCE_WORDS } from '@/features/common/causeWords';
 import type { Quantity } from '@/core/units';
 import type { Shop } from '@/shop/shop';
 import type { LogEntry } from '@/records';
@@ -55,9 +57,15 @@ const FIGURES: Readonly<Record<string, readonly [label: string, quantity: Quanti
   batches: ['batches', 'number'],
   overBlack: ['over black', 'share'],
   overWhite: ['over white', 'share'],
+  count: ['spots', 'number'],
+  sizeM: ['width of one', 'length'],
+  depthM: ['depth', 'film'],
+  looks: ['lights', 'number'],
 };
 
 const plain = (word: string) => word;
+const isCode = (word: string): word is EvidenceCode => word in EVIDENCE_WORDS;
+const askedWords = (test: string): string => (isCode(test) ? EVIDENCE_WORDS[test].so : test);
 /** What is told in words beside the figures, in the order in which it is said. */
 const TOLD: Readonly<Record<string, (word: string) => string>> = {
   colour: plain,
@@ -69,6 +77,9 @@ const TOLD: Readonly<Record<string, (word: string) => string>> = {
   lot: (name) => `from ${name}`,
   atHand: (things) => `at hand: ${things}`,
   notAtHand: (things) => `not at hand: ${things}`,
+  test: (test) => `asked whether ${askedWords(test)}`,
+  answer: plain,
+  found: plain,
 };
 
 /** What an entry says, with its figures in the user's units. */
