@@ -2,15 +2,14 @@ import { encode } from 'fast-png';
 import {
   expect,
   expectAccessible,
+  mixStirred,
   makeReady,
   openDemo,
   openPiece,
   openStage,
   pressMain,
   reloadStored,
-  startMixing,
   test,
-  weighIn,
 } from './bench';
 
 /** A round face in raking light, drawn: a lamp’s curved reflection and noise, a pit and a nib in it. */
@@ -162,11 +161,7 @@ test('a coat of a rescue is poured, and only then the finding is looked at again
   await expect(finding.getByText('Rescue flood: planned')).toBeVisible();
   await makeReady(page);
   await page.getByRole('link', { name: 'Add to a wet session' }).click();
-  await startMixing(page);
-  for (const part of ['A', 'B'] as const) await weighIn(page, part);
-  await pressMain(page, /Start stirring/);
-  await page.clock.fastForward('04:20');
-  await pressMain(page, /Stirred, no streaks/);
+  await mixStirred(page);
   await pressMain(page, /^Poured: Viaduct painting/);
   await pressMain(page, /^Covered/);
   await expect(page.getByRole('heading', { name: /The clocks run/ })).toBeVisible();

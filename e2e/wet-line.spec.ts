@@ -1,12 +1,12 @@
 import {
   expect,
   expectAccessible,
+  mixStirred,
   makeReady,
   openDemo,
   openPiece,
   openStage,
   pressMain,
-  startMixing,
   test,
 } from './bench';
 
@@ -28,15 +28,7 @@ test('a line waits its turn: faces first, drawn once it stays, and the log says 
   await openStage(page, 'coats');
   await page.getByRole('link', { name: 'Add to a wet session' }).click();
   await page.getByRole('checkbox', { name: /Relief map/ }).check();
-  await startMixing(page);
-  for (const part of ['A', 'B']) {
-    await expect(page.getByRole('heading', { name: `Weigh part ${part}` })).toBeVisible();
-    await page.getByRole('button', { name: /The scale shows/ }).click();
-    await pressMain(page, new RegExp(`^${part} is in`));
-  }
-  await pressMain(page, /Start stirring/);
-  await page.clock.fastForward('04:20');
-  await pressMain(page, /Stirred, no streaks/);
+  await mixStirred(page);
   await expect(page.getByRole('heading', { name: 'Pour', exact: true })).toBeVisible();
 
   // The line was chosen first, yet the face is poured first: the line would flow out now.
