@@ -55,7 +55,7 @@ export function careText(line: CareLine, format: Format): string {
     case 'hot not declared':
       return 'Not for hot cups: its resin declares no heat resistance.';
     case 'food declared':
-      return `Food contact: declared by ${line.by} for ${line.for}, fully cured. Local rules go first.`;
+      return `Food only once fully cured: declared by ${line.by} for ${line.for}. Local rules go first.`;
     case 'food not declared':
       return 'Not for food: its resin is not declared for food contact.';
     case 'light stable':
