@@ -9,6 +9,7 @@ import { defect, warmAir } from './found';
 import { loggerReadOuts } from './logger';
 import { tellDoorNumerals } from './doorNumerals';
 import { LENS_BOX, lensOutline, lensPhoto, lensPlan } from './lampLens';
+import { tellLabels } from './luggageLabels';
 import { tellLampRoomTray } from './lampRoomTray';
 import { tellPlaces } from './places';
 import { tellSwatches } from './swatches';
@@ -25,29 +26,6 @@ const [MILLRACE, LANTERN, TARN] = ['demo-millrace', 'demo-lantern', 'demo-tarn']
 
 /** An instant so many days and hours before the story ends, ms. */
 export type Ago = (days: number, hours?: number) => number;
-
-/** Twelve labels: sealed, domed, two defects found and repaired. Done. */
-function labels(b: Bench, ago: Ago) {
-  const name = 'Luggage label set';
-  b.piece(ago(20, 5), {
-    ...{ name, count: 12, support: 'bare wood' },
-    note: 'Plywood, station names in gilding pen. Twelve alike.',
-    shape: { kind: 'roundedRectangle', widthM: 0.11, heightM: 0.06, radiusM: 0.012 },
-    ...{ edgeHeightM: 0.004, edges: ['doming'] },
-  });
-  b.coat(ago(20, 4), name, { name: 'Seal', kind: 'seal', resin: TARN, thicknessM: 0.15e-3 });
-  b.pour(ago(19, 4), name, 'Seal', 21);
-  defect(b, ago(18, 3), [name, 'Seal'], ['dust nib', 'Two hairs on Alderbrook and Mossgate'], {
-    repairedMs: ago(18, 1),
-  });
-  b.coat(ago(18, 2), name, { name: 'Dome', kind: 'dome', resin: MILLRACE, thicknessM: 1.4e-3 });
-  b.pour(ago(17, 5), name, 'Dome', 22);
-  b.touchedWhileCuring(ago(17, 5), [name, 'Dome']);
-  defect(b, ago(16, 2), [name, 'Dome'], ['bubbles', 'Pinholes along the grain of three labels'], {
-    repairedMs: ago(15, 6),
-  });
-  b.note(ago(9, 3), 'Luggage labels: cork glued to the backs, left for a day.');
-}
 
 /** The one that waited too long: its mask is past the limit, and the coat has cured hard. */
 function reliefMap(b: Bench, ago: Ago) {
@@ -291,7 +269,7 @@ export async function tellStory(db: ShopDb, endMs: number): Promise<void> {
     ago(21, 2),
     'Commission of the Fernhollow museum line begins: sixteen pieces, first six on the bench.',
   );
-  const parts = [labels, reliefMap, viaduct, tiles, board, paddle, lens];
+  const parts = [tellLabels, reliefMap, viaduct, tiles, board, paddle, lens];
   for (const part of [...parts, coasters, clockFace]) part(b, ago);
   tellCanvas(b, ago, MILLRACE);
   tellLampRoomTray(b, ago, MILLRACE);

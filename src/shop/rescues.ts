@@ -27,6 +27,7 @@ import {
 import { filmOf } from './coatFacts';
 import { ledgerInputOf, viewPiece, type CoatView, type PieceView } from './coatView';
 import { filmNow } from './findings';
+import { STEP_S } from './finish';
 import { byId } from './ofPiece';
 import { piecePrep } from './prepFacts';
 import type { Shop } from './shop';
@@ -57,8 +58,7 @@ export interface RescueView {
   readonly doneMs: number;
 }
 
-/** Hands’ time of one step of preparation, and of mixing and pouring one coat, s. Judgement, no source. */
-const PREP_S = 300;
+/** Hands’ time of mixing and pouring one coat, s. Judgement, no source. */
 const POUR_S = 2400;
 /** A spot whose depth nobody told is taken to be as deep, m. Judgement, no source. */
 const SPOT_DEPTH_M = 1e-3;
@@ -192,7 +192,7 @@ function rescueView(
   const found = ghost && laid(shop, view, ghost, nowMs);
   const steps = rescue.steps.map((s) => STEP_TIMES[s]);
   const handsS =
-    steps.reduce((sum, s) => sum + s.handsS, 0) + (found ? found.prep.length * PREP_S + POUR_S : 0);
+    steps.reduce((sum, s) => sum + s.handsS, 0) + (found ? found.prep.length * STEP_S + POUR_S : 0);
   const waitMs = steps.reduce((sum, s) => sum + s.waitS + s.handsS, 0) * 1000;
   const pourMs = Math.max(nowMs + waitMs, found?.atMs ?? 0);
   const sheet = found?.coat.resin.sheet;

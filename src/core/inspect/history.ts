@@ -114,7 +114,17 @@ const AT_EDGE_M = 0.012;
 /** So many are many. Judgement, no source. */
 const MANY = 8;
 
-type Told = readonly [code: EvidenceCode, truth: number | null, figures?: Record<string, number>];
+type Told = readonly [
+  code: EvidenceCode,
+  truth: number | null,
+  /** What nobody noted is no figure. */
+  figures?: Readonly<Record<string, number | null>>,
+];
+
+const noted = (figures: Readonly<Record<string, number | null>>): Evidence['figures'] =>
+  Object.fromEntries(
+    Object.entries(figures).flatMap(([name, value]) => (value === null ? [] : [[name, value]])),
+  );
 
 const maybe = <T>(value: T | null, truth: (value: T) => number): number | null =>
   value === null ? null : truth(value);
@@ -127,17 +137,17 @@ function ofMix(h: CoatHistory): Told[] {
     [
       'ratio off',
       h.ratioRead === false ? null : maybe(off, (x) => above(x, 1.3 * h.ratioTolerance, 0.012)),
-      { ratioErrorShare: h.ratioError ?? 0, toleranceShare: h.ratioTolerance },
+      { ratioErrorShare: h.ratioError, toleranceShare: h.ratioTolerance },
     ],
     ['ratio not read', maybe(h.ratioRead, (read) => flag(!read))],
     [
       'stirred short',
       maybe(stir, (x) => above(-x, -0.9, 0.06)),
-      { stirredS: h.stirredS ?? 0, atLeastS: h.stirAtLeastS ?? 0 },
+      { stirredS: h.stirredS, atLeastS: h.stirAtLeastS },
     ],
     ['one cup', maybe(h.changedCup, (changed) => flag(!changed))],
-    ['mixed cold', maybe(h.mixedAtK, (x) => above(-x, -COLD_K, 0.7)), { roomK: h.mixedAtK ?? 0 }],
-    ['heavy cup', maybe(h.cupLoad, (x) => above(x, HEAVY, 0.4)), { load: h.cupLoad ?? 0 }],
+    ['mixed cold', maybe(h.mixedAtK, (x) => above(-x, -COLD_K, 0.7)), { roomK: h.mixedAtK }],
+    ['heavy cup', maybe(h.cupLoad, (x) => above(x, HEAVY, 0.4)), { load: h.cupLoad }],
     ['past its date', maybe(h.pastDate, flag)],
     ['over the colour limit', maybe(h.colourLoad, (x) => above(x, 1.05, 0.06))],
     ['opacity low', maybe(h.contrast, (x) => above(-x, -HIDES, 0.02))],
@@ -156,9 +166,9 @@ function ofGround(h: CoatHistory): Told[] {
     ['no tooth', maybe(h.ground, (g) => flag(g === 'shut'))],
     ['coated too soon', maybe(h.ground, (g) => flag(g === 'too soon'))],
     ['no mask', maybe(h.masked, (masked) => flag(!masked))],
-    ['mask overdue', maybe(h.maskAge, (x) => above(x, 1, 0.12)), { ageShare: h.maskAge ?? 0 }],
-    ['relief proud', maybe(h.proudM, (x) => above(x, 0, 1e-4)), { proudM: h.proudM ?? 0 }],
-    ['out of level', maybe(h.slope, (x) => above(x, STEEP, 4e-4)), { slope: h.slope ?? 0 }],
+    ['mask overdue', maybe(h.maskAge, (x) => above(x, 1, 0.12)), { ageShare: h.maskAge }],
+    ['relief proud', maybe(h.proudM, (x) => above(x, 0, 1e-4)), { proudM: h.proudM }],
+    ['out of level', maybe(h.slope, (x) => above(x, STEEP, 4e-4)), { slope: h.slope }],
     ['gloss on ink', maybe(h.glossOnInk, flag)],
     ['sanded outside', maybe(h.sandedOutside, flag)],
   ];
@@ -171,36 +181,28 @@ function ofCoat(h: CoatHistory): Told[] {
     [
       'cured cold',
       maybe(h.coldestK, (x) => above(-x, -h.curesFromK, 0.7)),
-      { coldestK: h.coldestK ?? 0, wantedK: h.curesFromK },
+      { coldestK: h.coldestK, wantedK: h.curesFromK },
     ],
     [
       'near the dew point',
       maybe(h.dewMarginK, (x) => above(-x, -DEW_SAFE_K, 0.4)),
-      { dewMarginK: h.dewMarginK ?? 0, wantedDewK: DEW_SAFE_K },
+      { dewMarginK: h.dewMarginK, wantedDewK: DEW_SAFE_K },
     ],
-    ['humid', maybe(h.humidity, (x) => above(x, HUMID, 0.03)), { humidityShare: h.humidity ?? 0 }],
-    ['covered late', maybe(h.openS, (x) => above(x, OPEN_S, 90)), { openS: h.openS ?? 0 }],
+    ['humid', maybe(h.humidity, (x) => above(x, HUMID, 0.03)), { humidityShare: h.humidity }],
+    ['covered late', maybe(h.openS, (x) => above(x, OPEN_S, 90)), { openS: h.openS }],
     ['no bubble round', maybe(h.rounds, (x) => flag(x === 0))],
-    ['not rested', maybe(h.restedS, (x) => above(-x, -REST_S, 12)), { restedS: h.restedS ?? 0 }],
-    ['thin film', maybe(film, (x) => above(-x, -1, 0.06)), { filmM: h.filmM ?? 0 }],
+    ['not rested', maybe(h.restedS, (x) => above(-x, -REST_S, 12)), { restedS: h.restedS }],
+    ['thin film', maybe(film, (x) => above(-x, -1, 0.06)), { filmM: h.filmM }],
     ['ran short', maybe(h.ranShort, flag)],
     ['open edges', maybe(h.openEdges, flag)],
     ['torch', maybe(h.torchPasses, (x) => flag(x > 0))],
     ['many heat passes', maybe(h.heatPasses, (x) => above(x, MANY_PASSES, 0.3))],
-    [
-      'heat late',
-      maybe(h.lastHeat, (x) => above(x, 0.92, 0.03)),
-      { ofWorkingShare: h.lastHeat ?? 0 },
-    ],
-    [
-      'poured late',
-      maybe(h.pouredAt, (x) => above(x, 0.97, 0.03)),
-      { ofWorkingShare: h.pouredAt ?? 0 },
-    ],
+    ['heat late', maybe(h.lastHeat, (x) => above(x, 0.92, 0.03)), { ofWorkingShare: h.lastHeat }],
+    ['poured late', maybe(h.pouredAt, (x) => above(x, 0.97, 0.03)), { ofWorkingShare: h.pouredAt }],
     [
       'looked early',
       maybe(h.lookedAt, (x) => above(-x, -0.9, 0.06)),
-      { ofHandleShare: h.lookedAt ?? 0 },
+      { ofHandleShare: h.lookedAt },
     ],
   ];
 }
@@ -210,10 +212,10 @@ function ofLook({ edgeM, allOver, count }: FaultLook): Told[] {
     [
       'at the edge',
       allOver ? null : maybe(edgeM, (x) => above(-x, -AT_EDGE_M, 0.002)),
-      { fromEdgeM: edgeM ?? 0 },
+      { fromEdgeM: edgeM },
     ],
     ['all over', maybe(allOver, flag)],
-    ['many spots', maybe(count, (x) => above(x, MANY - 0.5, 0.8)), { count: count ?? 0 }],
+    ['many spots', maybe(count, (x) => above(x, MANY - 0.5, 0.8)), { count: count }],
   ];
 }
 
@@ -233,7 +235,7 @@ export function evidenceOf(
   const tests = Object.entries(answers) as [EvidenceCode, boolean][];
   return [
     ...told.flatMap(([code, truth, figures = {}]) =>
-      truth === null || Number.isNaN(truth) ? [] : [{ code, truth, figures }],
+      truth === null || Number.isNaN(truth) ? [] : [{ code, truth, figures: noted(figures) }],
     ),
     ...tests.map(([code, so]) => ({ code, truth: flag(so), figures: {} })),
   ];

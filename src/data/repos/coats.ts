@@ -3,33 +3,14 @@ import { assert } from '@/core/result';
 import type { ShopDb } from '../db';
 import { planRoomK, roomOf } from '@/shop/room';
 import { settledCoats, type PieceRows } from '@/shop/settled';
-import { asId, type Coat, COATS, type Id, type Layer } from '@/records';
+import { asId, type Coat, type Id, type Layer } from '@/records';
 import { act, type ActionContext } from '../write';
 import equal from 'fast-deep-equal';
 import { ActionError, StaleActionError, type Stales } from '../errors';
 import type { Prefer } from '../merge';
-import { without } from './without';
+import { newCoats, type NewCoat } from './newCoats';
 
-/** What is told of a new coat; its place, its thickness and all that happens to it follow. */
-export type NewCoat = Pick<
-  Coat,
-  | 'pieceId'
-  | 'areaIds'
-  | 'kind'
-  | 'name'
-  | 'resinId'
-  | 'intent'
-  | 'thicknessM'
-  | 'coverage'
-  | 'colours'
-  | 'overrides'
-  | 'restS'
-  | 'reserve'
-> &
-  Partial<Pick<Coat, 'line' | 'freesDams'>> & {
-    /** The planned coat, or the topmost that lies, that it goes on; the topmost of all when left out. */
-    readonly over?: Id<'coat'>;
-  };
+export type { NewCoat };
 
 export type CoatChange = Partial<
   Pick<
@@ -82,31 +63,6 @@ export async function pieceRows(db: ShopDb, pieceId: Id<'piece'>): Promise<Piece
  */
 export function coatRows(rows: PieceRows, next: readonly Coat[]): Coat[] {
   return settledCoats({ ...rows, coats: next }).filter((coat) => !rows.coats.includes(coat));
-}
-
-/**
- * New coats in their places, and those above them lifted.
- * @param top the place that they go on; left out: the topmost coat that lies or is mixed
- * @throws StaleActionError when a coat above is mixed
- */
-export function newCoats(
-  context: ActionContext,
-  coats: readonly Coat[],
-  plans: readonly NewCoat[],
-  top = Math.max(0, ...coats.filter((c) => c.batchId !== null).map((c) => c.order)),
-): { readonly added: readonly Coat[]; readonly lifted: readonly Coat[] } {
-  const above = coats.filter((c) => c.order > top);
-  if (above.some((c) => c.batchId !== null)) throw new StaleActionError('no place to move to');
-  return {
-    lifted: coats.map((c) => (c.order > top ? { ...c, order: c.order + plans.length } : c)),
-    added: plans.map((plan, i): Coat => ({
-      ...COATS.defaults,
-      ...without(plan, 'over'),
-      staysM: plan.areaIds.map(() => plan.thicknessM),
-      id: context.newId(),
-      order: top + 1 + i,
-    })),
-  };
 }
 
 /**

@@ -13,7 +13,8 @@ import {
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import { act, type ActionContext, type Writer } from '../write';
-import { coatRows, newCoats, pieceRows, TABLES, type NewCoat } from './coats';
+import { coatRows, pieceRows, TABLES } from './coats';
+import { newCoats, type NewCoat } from './newCoats';
 import { ownRecord, type NewTask } from './ownSteps';
 
 export interface DefectNote {
@@ -75,8 +76,8 @@ export async function noteDefect(
   return id;
 }
 
-/** @throws StaleActionError when it is gone, or a later look has closed it */
-async function openDefect(db: ShopDb, defectId: Id<'defect'>): Promise<Defect> {
+/** @throws StaleActionError when it is gone */
+async function foundDefect(db: ShopDb, defectId: Id<'defect'>): Promise<Defect> {
   const defect = await db.defects.get(defectId);
   if (!defect) throw new StaleActionError('finding gone');
   return defect;
@@ -107,7 +108,7 @@ export function answerTest(
   so: boolean,
 ): Promise<void> {
   return act(db, context, ['defects'], async (w) => {
-    const defect = await openDefect(db, defectId);
+    const defect = await foundDefect(db, defectId);
     await w.put('defects', { ...defect, answers: { ...defect.answers, [test]: so } });
     const { pieceId, coatId, kind } = defect;
     const figures = { test, answer: so ? 'yes' : 'no' };
@@ -123,7 +124,7 @@ export function lookAgain(
   found: LaterLook,
 ): Promise<void> {
   return act(db, context, ['defects'], async (w) => {
-    const defect = await openDefect(db, defectId);
+    const defect = await foundDefect(db, defectId);
     const gone = found === 'gone';
     await w.put('defects', {
       ...defect,
@@ -166,7 +167,7 @@ export function chooseRescue(
   plan: RescuePlan,
 ): Promise<void> {
   return act(db, context, [...TABLES, 'defects'], async (w) => {
-    const defect = await openDefect(db, defectId);
+    const defect = await foundDefect(db, defectId);
     if (defect.rescue) throw new StaleActionError('rescue chosen already');
     const { pieceId, coatId } = defect;
     const rows = await pieceRows(db, pieceId);
@@ -206,7 +207,7 @@ export function dropRescue(
   defectId: Id<'defect'>,
 ): Promise<void> {
   return act(db, context, [...TABLES, 'defects'], async (w) => {
-    const defect = await openDefect(db, defectId);
+    const defect = await foundDefect(db, defectId);
     const { rescue, pieceId, coatId } = defect;
     if (!rescue) throw new StaleActionError('finding gone');
     const rows = await pieceRows(db, pieceId);
