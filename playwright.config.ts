@@ -17,6 +17,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/London',
     locale: 'en-GB',
+    // Only the tests of working offline let the application keep itself on the machine.
+    serviceWorkers: 'block',
     launchOptions: CHROMIUM,
   },
   webServer: {

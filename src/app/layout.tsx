@@ -16,6 +16,7 @@ import { Providers } from '@/ui/Providers';
 
 export const metadata: Metadata = {
   title: 'Bilamina',
+  icons: '/icon.svg',
   description: 'Bench-side planner, calculator and logbook for resin finishing.',
 };
 export const viewport: Viewport = { themeColor: '#f7f2e8', width: 'device-width', initialScale: 1 };

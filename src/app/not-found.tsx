@@ -1,9 +1,5 @@
-import Link from 'next/link';
+import { NoPlace } from '@/features/shell';
 
 export default function NotFound() {
-  return (
-    <p>
-      There is no such page. <Link href="/">Today</Link>
-    </p>
-  );
+  return <NoPlace />;
 }

@@ -1,5 +1,6 @@
 'use client';
 import { Box, Flex, Grid, Heading, Input } from '@chakra-ui/react';
+import { PageHeading } from '@/ui/PageHeading';
 import { format as formatDate } from 'date-fns';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
@@ -149,9 +150,7 @@ export function BookScreen() {
   return (
     <Box maxW="1240px">
       <Flex align="baseline" gap="4" mb="4" wrap="wrap">
-        <Heading as="h1" fontSize="3xl">
-          Book
-        </Heading>
+        <PageHeading title="Book" />
         {(['Log', 'What goes wrong'] as const).map((name) => (
           <Button
             key={name}

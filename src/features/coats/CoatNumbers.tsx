@@ -1,7 +1,7 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
 import { Lock } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { tallestRelief, type Ledger } from '@/core/coat';
 import type { Area, Coat } from '@/records';
 import { measureShape } from '@/core/geometry';
@@ -68,7 +68,7 @@ function ToTheBench({ view, coatId }: { view: PieceView; coatId: string }) {
   if (held.length === 0)
     return (
       <Button asChild variant="ink" minH="52px" fontSize="lg">
-        <Link href={`/wet/new?coat=${coatId}`} prefetch>
+        <Link href={`/wet/new?coat=${coatId}`}>
           Add to a wet session
         </Link>
       </Button>

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useMemo } from 'react';
 import type { Ledger } from '@/core/coat';
 import { useNow, useShop } from '@/data/hooks';

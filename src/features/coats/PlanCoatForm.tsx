@@ -1,6 +1,6 @@
 'use client';
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import { useAct, useShop, type DraftStore, type KeptDraft } from '@/data/hooks';
 import { COAT_KINDS, type CoatKind } from '@/core/piece';

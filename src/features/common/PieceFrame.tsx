@@ -1,7 +1,8 @@
 'use client';
 import { edgeHeightOf } from '@/records';
-import { Box, Flex, Heading } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Box, Flex, } from '@chakra-ui/react';
+import { Link } from '@/ui/Link';
+import { PageHeading } from '@/ui/PageHeading';
 import { useEffect, useState, type ReactNode } from 'react';
 import { shapeBox, type Shape } from '@/core/geometry';
 import { useNow, useShop } from '@/data/hooks';
@@ -97,9 +98,7 @@ function NoPiece() {
   if (!late) return null;
   return (
     <Box>
-      <Heading as="h1" fontSize="3xl" mb="2">
-        No such piece
-      </Heading>
+      <PageHeading title="No such piece" mb="2" />
       It may have been removed, or this address belongs to another shop.{' '}
       <Link href="/pieces">All pieces</Link>
     </Box>
@@ -125,10 +124,10 @@ export function PieceFrame({ pieceId, stage, children }: Props) {
   return (
     <Box maxW="1240px">
       <Flex align="baseline" gap="4" mb="3" wrap="wrap">
-        <Heading as="h1" fontSize="3xl">
+        <PageHeading title={`${piece.name}, ${stage}`}>
           {piece.name}
           {piece.count > 1 && ` × ${piece.count}`}
-        </Heading>
+        </PageHeading>
         <Box color="ink2">
           {piece.support}
           {area &&

@@ -1,6 +1,7 @@
 'use client';
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
+import { PageHeading } from '@/ui/PageHeading';
 import { LOAD_DEMO, useAct } from '@/data/hooks';
 import { Panel } from '@/ui/Panel';
 import { loadDemo } from './loadDemo';
@@ -11,9 +12,7 @@ export function Welcome() {
   const act = useAct();
   return (
     <Box maxW="760px" mx="auto" pt="10">
-      <Heading as="h1" fontSize="4xl" mb="2">
-        The bench is empty
-      </Heading>
+      <PageHeading title="The bench is empty" fontSize="4xl" mb="2" />
       <Box fontSize="lg" color="ink2" mb="6">
         Enter a piece with its size, and Bilamina says how much to mix, what to weigh, and when
         every window opens and shuts. All data stays in this browser and in the files you export.

@@ -1,6 +1,6 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { ifWarmer, recoatAdvice, type RecoatAdvice } from '@/core/resin';
 import { useShop } from '@/data/hooks';
 import { clockText } from '@/features/common/clockText';

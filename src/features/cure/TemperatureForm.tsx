@@ -1,6 +1,6 @@
 'use client';
 import { Box, Heading } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useForm } from 'react-hook-form';
 import { useAct, useShop } from '@/data/hooks';
 import { noteRoom } from '@/data/repos/room';

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import type { FinishAsk } from '@/core/finish';
 import { isSettled, type PlacedTask } from '@/core/prep';
 import { useAct, useNow } from '@/data/hooks';

@@ -2,7 +2,8 @@
 import { edgeKindsOf } from '@/records';
 import { Box, Flex, Heading, Input } from '@chakra-ui/react';
 import { format as formatDay } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
+import { PageHeading } from '@/ui/PageHeading';
 import { memo, useState } from 'react';
 import { useNow, useShop } from '@/data/hooks';
 import type { PieceView } from '@/shop/coatView';
@@ -101,9 +102,7 @@ export function PiecesScreen() {
   return (
     <>
       <Flex justify="space-between" align="center" mb="4" gap="4">
-        <Heading as="h1" fontSize="3xl">
-          Pieces
-        </Heading>
+        <PageHeading title="Pieces" />
         {all.length >= SEARCH_FROM && (
           <Flex flex="1" maxW="460px" align="center" gap="3">
             <Input

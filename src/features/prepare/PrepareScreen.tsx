@@ -1,6 +1,6 @@
 'use client';
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import type { HalfPlane } from '@/core/geometry';
 import { isByTick, isSettled, type PlacedTask, type TaskRecord } from '@/core/prep';

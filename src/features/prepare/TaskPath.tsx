@@ -1,7 +1,7 @@
 'use client';
 import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
 import { Ban, Check, Clock, Droplets, Ellipsis, Lock, RotateCcw, SkipForward } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import type { ReactNode } from 'react';
 import type { PlacedTask, TaskState } from '@/core/prep';
 import type { Id } from '@/records';

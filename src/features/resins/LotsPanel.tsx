@@ -1,6 +1,6 @@
 'use client';
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import { useAct, useNow, useShop } from '@/data/hooks';
 import { markLot, removeLot, saveLot } from '@/data/repos/lots';

@@ -1,6 +1,7 @@
 'use client';
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
+import { PageHeading } from '@/ui/PageHeading';
 import { massRatioBA, mixDensity } from '@/core/resin';
 import { useShop } from '@/data/hooks';
 import type { Resin } from '@/records';
@@ -70,9 +71,7 @@ export function ResinsScreen() {
   return (
     <>
       <Flex justify="space-between" align="center" mb="4">
-        <Heading as="h1" fontSize="3xl">
-          Resins
-        </Heading>
+        <PageHeading title="Resins" />
         <Button asChild variant="ink">
           <Link href="/resins/new">New data sheet</Link>
         </Button>

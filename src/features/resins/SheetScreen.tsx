@@ -1,8 +1,9 @@
 'use client';
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
-import { useRouter } from 'next/navigation';
+import { go } from '@/ui/go';
+import { Link } from '@/ui/Link';
+import { PageHeading } from '@/ui/PageHeading';
 import { useEffect, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { useAct, useShop } from '@/data/hooks';
@@ -29,7 +30,6 @@ const WindowsChart = dynamic(() => import('./WindowsChart').then((m) => m.Window
 /** A new sheet moves to its own address when it is saved; that it is saved is still said there. */
 function SheetForm({ resin, justSaved }: { resin: Resin | null; justSaved: boolean }) {
   const act = useAct();
-  const router = useRouter();
   const format = useFormat();
   const [saved, setSaved] = useState(justSaved);
   const [id] = useState(() => resin?.id ?? newId<'resin'>());
@@ -61,7 +61,7 @@ function SheetForm({ resin, justSaved }: { resin: Resin | null; justSaved: boole
       form.reset(form.getValues());
       setBegun({ stored, draft: form.getValues() });
       setSaved(true);
-      if (!resin) router.replace(`/resins/${row.id}?saved`);
+      if (!resin) go(`/resins/${row.id}?saved`, 'replace');
     };
     if (outcome.ok) done(outcome.value);
     else void outcome.later.then(done);
@@ -136,9 +136,7 @@ export function SheetScreen({
   return (
     <Box maxW="1240px">
       <Flex justify="space-between" align="baseline" mb="4">
-        <Heading as="h1" fontSize="3xl">
-          {resin?.name ?? (isNew ? 'New data sheet' : 'No such resin')}
-        </Heading>
+        <PageHeading title={resin?.name ?? (isNew ? 'New data sheet' : 'No such resin')} />
         <Box asChild display="inline-flex" alignItems="center" minH="24px">
           <Link href="/resins">All resins</Link>
         </Box>

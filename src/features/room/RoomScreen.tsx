@@ -1,5 +1,6 @@
 'use client';
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { PageHeading } from '@/ui/PageHeading';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { useNow, useShop } from '@/data/hooks';
@@ -210,9 +211,7 @@ export function RoomScreen() {
   const now = useNow();
   return (
     <Box maxW="1240px">
-      <Heading as="h1" fontSize="3xl" mb="4">
-        Room
-      </Heading>
+      <PageHeading title="Room" mb="4" />
       <Alarms nowMs={now} />
       <Tiles nowMs={now} />
       <Grid

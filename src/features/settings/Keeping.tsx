@@ -1,7 +1,7 @@
 'use client';
 import { Box, Heading } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useNow, useShop } from '@/data/hooks';
 import { useStorage } from '@/data/hooks/useStorage';
 import { backupWords, bytesText } from '@/features/common/keeping';

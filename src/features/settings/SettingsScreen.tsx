@@ -1,5 +1,6 @@
 'use client';
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { PageHeading } from '@/ui/PageHeading';
 import { useEffect, useState } from 'react';
 import { useForm, type UseFormRegister } from 'react-hook-form';
 import { LOAD_DEMO, useAct, useShop } from '@/data/hooks';
@@ -226,9 +227,7 @@ function ShopData() {
 export function SettingsScreen() {
   return (
     <Box maxW="1100px">
-      <Heading as="h1" fontSize="3xl" mb="4">
-        Settings
-      </Heading>
+      <PageHeading title="Settings" mb="4" />
       <Grid
         templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 340px' }}
         gap="4"

@@ -2,7 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import equal from 'fast-deep-equal';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { memo } from 'react';
 import { useNow, useShop } from '@/data/hooks';
 import { roomAir } from '@/shop/room';

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useShop } from '@/data/hooks';
 import { roomAlarms } from '@/shop/roomAlarms';
 import { alarmGroups } from '../common/alarmWords';

@@ -1,16 +1,18 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import dynamic from 'next/dynamic';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { ActProvider, ShopProvider, useShop } from '@/data/hooks';
+import { Announcer } from '@/ui/Announcer';
 import { Patterns } from '@/ui/Patterns';
 import { Boundary } from '../common/trouble';
 import { BenchStrip } from './BenchStrip';
 import { UrgentStrip } from './UrgentStrip';
 import { DemoOnAsking } from './DemoOnAsking';
 import { PLACES } from './nav';
+import { NewVersionBar } from './NewVersionBar';
 import { OpeningShop, OvertakenBar } from './OpeningShop';
 import { StorageTrouble } from './StorageTrouble';
 import { ReadTroubleBar, WriteFailureBar } from './WriteFailureBar';
@@ -81,7 +83,7 @@ function Frame({ pathname, children }: { pathname: string; children: ReactNode }
   );
   if (pathname.startsWith('/wet/'))
     return (
-      <Box as="main">
+      <Box as="main" id={WORK} tabIndex={-1} outline="none">
         <ReadTroubleBar />
         <UrgentStrip pathname={pathname}>{place}</UrgentStrip>
       </Box>
@@ -94,11 +96,35 @@ function Frame({ pathname, children }: { pathname: string; children: ReactNode }
       <ReadTroubleBar />
       <Flex align="flex-start">
         <Rail pathname={pathname} />
-        <Box as="main" flex="1" minW="0" px="5" py="4">
+        <Box as="main" id={WORK} tabIndex={-1} outline="none" flex="1" minW="0" px="5" py="4">
           {place}
         </Box>
       </Flex>
     </>
+  );
+}
+
+/** The place itself, behind strip and rail. */
+const WORK = 'work';
+
+/** First in the order of keys: past the clocks and the rail. */
+function SkipLink() {
+  return (
+    <Box
+      asChild
+      position="fixed"
+      top="2"
+      left="2"
+      zIndex="skipNav"
+      bg="ink"
+      color="card"
+      px="4"
+      py="2.5"
+      transform="translateY(-200%)"
+      _focusVisible={{ transform: 'none' }}
+    >
+      <a href={`#${WORK}`}>To the work</a>
+    </Box>
   );
 }
 
@@ -119,11 +145,14 @@ export function Shell({ children }: { children: ReactNode }) {
         overtaken={<OvertakenBar />}
       >
         <ActProvider>
+          <SkipLink />
           <Patterns />
           <DemoOnAsking />
           <Frame pathname={pathname}>{children}</Frame>
           <Sensor />
           <WriteFailureBar />
+          <NewVersionBar />
+          <Announcer />
         </ActProvider>
       </ShopProvider>
     </Boundary>

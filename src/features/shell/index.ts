@@ -1,1 +1,2 @@
+export { NoPlace } from './NoPlace';
 export { Shell } from './Shell';

@@ -1,6 +1,7 @@
 'use client';
-import { Heading } from '@chakra-ui/react';
-import { useRouter } from 'next/navigation';
+import { go } from '@/ui/go';
+import {} from '@chakra-ui/react';
+import { PageHeading } from '@/ui/PageHeading';
 import { useCallback, useState } from 'react';
 import { useAct, useDraft, useNow, type DraftStore, type KeptDraft } from '@/data/hooks';
 import { addPiece, type NewPhoto, type Survey } from '@/data/repos/survey';
@@ -20,7 +21,6 @@ const NO_PICTURES: ReadonlySet<string> = new Set();
 
 function Form({ store: { keep, drop }, kept, onPutBack }: Props) {
   const act = useAct();
-  const router = useRouter();
   const format = useFormat();
   const now = useNow();
   const [initial] = useState(
@@ -35,7 +35,7 @@ function Form({ store: { keep, drop }, kept, onPutBack }: Props) {
     );
     const open = (id: string) => {
       drop();
-      router.push(`/pieces/${id}/coats`);
+      go(`/pieces/${id}/coats`);
     };
     if (outcome.ok) open(outcome.value);
     else void outcome.later.then(open);
@@ -54,9 +54,7 @@ export function NewPieceScreen() {
   const [round, setRound] = useState(0);
   return (
     <>
-      <Heading as="h1" fontSize="3xl" mb="3">
-        New piece
-      </Heading>
+      <PageHeading title="New piece" mb="3" />
       {store.kept !== undefined && (
         <Form
           key={`${format.units}-${round}`}

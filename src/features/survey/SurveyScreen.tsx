@@ -1,7 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
-import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
+import { go } from '@/ui/go';
 import { Button } from '@/ui/Button';
 import { fluidityLeft } from '@/core/film';
 import { mixDensity, thickeningOf } from '@/core/resin';
@@ -125,7 +125,6 @@ function KeptForm({ view, store, kept, onPutBack }: KeptProps) {
 /** Another piece like this one, its plan with it. */
 function Duplicate({ view }: { view: PieceView }) {
   const act = useAct();
-  const router = useRouter();
   const { piece } = view;
   const copy = async () => {
     const outcome = await act(
@@ -133,7 +132,7 @@ function Duplicate({ view }: { view: PieceView }) {
       (db, c) => duplicatePiece(db, c, piece.id),
       { id: piece.id },
     );
-    if (outcome.ok) router.push(`/pieces/${outcome.value}/survey`);
+    if (outcome.ok) go(`/pieces/${outcome.value}/survey`);
   };
   return (
     <Button size="sm" mt="3" onClick={() => void copy()}>

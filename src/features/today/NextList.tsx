@@ -1,6 +1,6 @@
 'use client';
 import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { clockText, spanText } from '@/features/common/clockText';
 import { Figure } from '@/ui/Figure';
 import { focusRing } from '@/ui/touch';

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import { useAct } from '@/data/hooks';
 import { doTasks } from '@/data/repos/prep';

@@ -1,7 +1,7 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import type { Band, Lane } from './model';
 import type { TimeScale } from './timeScale';
 import { SvgText } from '@/ui/SvgText';

@@ -1,9 +1,10 @@
 'use client';
-import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import { format as formatDate, startOfDay } from 'date-fns';
 import { useNow, useShop } from '@/data/hooks';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
+import { PageHeading } from '@/ui/PageHeading';
 import { clockText } from '@/features/common/clockText';
 import { atInstant } from '@/shop/instant';
 import { backupReminder } from '@/features/common/keeping';
@@ -46,9 +47,7 @@ export function TodayScreen() {
     <>
       <RowTroubles troubles={unnamed} />
       <Flex align="baseline" gap="4" mb="3">
-        <Heading as="h1" fontSize="3xl">
-          {formatDate(now, 'EEEE, HH:mm')}
-        </Heading>
+        <PageHeading title="Today">{formatDate(now, 'EEEE, HH:mm')}</PageHeading>
         <Box color="ink2">{openWords(now, opensMin, closesMin)}</Box>
       </Flex>
       <Grid

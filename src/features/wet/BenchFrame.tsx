@@ -1,6 +1,7 @@
 'use client';
-import { Box, Flex, Heading } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Box, Flex } from '@chakra-ui/react';
+import { Link } from '@/ui/Link';
+import { PageHeading } from '@/ui/PageHeading';
 import type { ReactNode } from 'react';
 import { useNow, useShop } from '@/data/hooks';
 import { minutesText } from '@/features/common/clockText';
@@ -139,9 +140,7 @@ export function BenchFrame({
         wrap="wrap"
       >
         <Flex align="baseline" gap="4" wrap="wrap">
-          <Heading as="h1" fontSize="2xl">
-            {title}
-          </Heading>
+          <PageHeading title={title} fontSize="2xl" />
           <Box color="ink2">for {view.coats.map((c) => c.piece.name).join(', ')}</Box>
         </Flex>
         <Flex align="center" gap="2">

@@ -1,6 +1,7 @@
 'use client';
-import { Box, Flex, Heading } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Box, Flex, } from '@chakra-ui/react';
+import { Link } from '@/ui/Link';
+import { PageHeading } from '@/ui/PageHeading';
 import { useState } from 'react';
 import { ROOM_LIMITS_K } from '@/core/resin';
 import { editText, parseQuantity } from '@/core/units';
@@ -25,9 +26,9 @@ function Held({ view, held }: { view: CoatView; held: number }) {
   const { piece, coat } = view;
   return (
     <Box p="8" fontSize="lg" maxW="700px">
-      <Heading as="h1" fontSize="3xl" mb="2">
+      <PageHeading title={`${coat.name} is held`} mb="2">
         {coat.name} is held
-      </Heading>
+      </PageHeading>
       <Box mb="4">
         {held === 1 ? 'One needed step is open' : `${held} needed steps are open`} on {piece.name}.
         Do them, or leave them out with a reason.
@@ -120,9 +121,7 @@ function Gather({
   return (
     <Box maxW="1100px" mx="auto" px="6" py="6">
       <Flex justify="space-between" align="baseline" mb="4">
-        <Heading as="h1" fontSize="3xl">
-          Wet session: gather the coats
-        </Heading>
+        <PageHeading title="Wet session: gather the coats" />
         <Link href={`/pieces/${first.piece.id}/coats`}>Back to the coat</Link>
       </Flex>
       <Flex gap="5" align="flex-start" wrap="wrap">

@@ -1,9 +1,10 @@
 'use client';
 import { asId } from '@/records';
 import { clockExplanation } from '@/core/resin';
-import { Box, Flex, Heading } from '@chakra-ui/react';
-import Link from 'next/link';
-import { useRouter } from 'next/navigation';
+import { Box, Flex } from '@chakra-ui/react';
+import { go } from '@/ui/go';
+import { Link } from '@/ui/Link';
+import { PageHeading } from '@/ui/PageHeading';
 import { useState } from 'react';
 import { standing, type BubblesBy } from '@/core/wet';
 import { useAct, useNow, useShop } from '@/data/hooks';
@@ -103,9 +104,7 @@ function Done({ view }: { view: WetView }) {
   return (
     <Box maxW="900px" mx="auto" px="6" py="12">
       <AlarmBar alarms={alarms} view={view} />
-      <Heading as="h1" fontSize="4xl" mb="4">
-        {endWords(view)}
-      </Heading>
+      <PageHeading title={endWords(view)} fontSize="4xl" mb="4" />
       {view.batches.map((b) =>
         viewOf(view, b)
           .coats.filter(({ coat }) => b.done.poured.has(coat.id))
@@ -130,7 +129,6 @@ export function WetScreen({ sessionId: told }: { sessionId: string }) {
   const sessionId = asId<'session'>(told);
   const shop = useShop();
   const act = useAct();
-  const router = useRouter();
   const now = useNow();
   const [chosen, choose] = useState<string | null>(null);
   const view = wetView(shop, sessionId, now, chosen);
@@ -144,7 +142,7 @@ export function WetScreen({ sessionId: told }: { sessionId: string }) {
     const outcome = await act('leave the session', (db, c) => leaveSession(db, c, sessionId), {
       sessionId,
     });
-    if (outcome.ok) router.push('/pieces');
+    if (outcome.ok) go('/pieces');
   };
   return (
     <BatchChoice value={choose}>

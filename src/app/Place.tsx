@@ -1,0 +1,26 @@
+'use client';
+import { usePathname, useSearchParams } from 'next/navigation';
+import { Fragment, useEffect } from 'react';
+import { NoPlace } from '@/features/shell';
+import { placeAt } from './paths';
+import { preloadScreens, SCREENS } from './screens';
+
+/** The first screen stands for this long before the other places are fetched, ms. */
+const PRELOAD_MS = 3000;
+
+/** The screen of the address. */
+export function Place() {
+  const pathname = usePathname();
+  const place = placeAt(pathname);
+  const search = useSearchParams();
+  useEffect(() => {
+    const timer = setTimeout(() => void preloadScreens(), PRELOAD_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  // Another piece is another screen: nothing that was typed for the one is shown for the other.
+  return (
+    <Fragment key={pathname}>
+      {place ? SCREENS[place.path](place.id, search) : <NoPlace />}
+    </Fragment>
+  );
+}

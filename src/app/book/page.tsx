@@ -1,5 +1,0 @@
-import { BookScreen } from '@/features/book';
-
-export default function Page() {
-  return <BookScreen />;
-}

@@ -1,5 +1,0 @@
-import { TodayScreen } from '@/features/today';
-
-export default function Page() {
-  return <TodayScreen />;
-}

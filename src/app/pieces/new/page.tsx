@@ -1,5 +1,0 @@
-import { NewPieceScreen } from '@/features/survey';
-
-export default function Page() {
-  return <NewPieceScreen />;
-}

@@ -1,5 +1,0 @@
-import { PiecesScreen } from '@/features/pieces';
-
-export default function Page() {
-  return <PiecesScreen />;
-}

@@ -1,5 +1,0 @@
-import { ResinsScreen } from '@/features/resins';
-
-export default function Page() {
-  return <ResinsScreen />;
-}

@@ -1,5 +1,0 @@
-import { RoomScreen } from '@/features/room';
-
-export default function Page() {
-  return <RoomScreen />;
-}

@@ -1,5 +1,0 @@
-import { SettingsScreen } from '@/features/settings';
-
-export default function Page() {
-  return <SettingsScreen />;
-}

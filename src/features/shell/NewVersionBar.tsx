@@ -1,0 +1,34 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { Button } from '@/ui/Button';
+import { useOffline } from './useOffline';
+
+/** A new version never comes by itself: it says that it is here, and waits. */
+export function NewVersionBar() {
+  const { waits, take } = useOffline();
+  if (!waits) return null;
+  return (
+    <Flex
+      role="status"
+      position="fixed"
+      bottom="4"
+      left="50%"
+      transform="translateX(-50%)"
+      zIndex="toast"
+      bg="ink"
+      color="card"
+      px="5"
+      py="3"
+      gap="4"
+      align="center"
+      maxW="calc(100vw - 32px)"
+    >
+      <Box>
+        <strong>A new version of Bilamina is here.</strong> It opens when you take it; what you have
+        noted stays.
+      </Box>
+      <Button size="sm" onClick={take}>
+        Take it now
+      </Button>
+    </Flex>
+  );
+}
