@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { expect, mainButton } from './bench';
+import { expect, holdDown, mainButton } from './bench';
 
 /** Rows of the shop as the browser holds them. */
 export interface Dump {
@@ -88,6 +88,8 @@ const read = async (page: Page) => {
     await page.getByRole('button', { name: /The scale shows/ }).click();
   await expect(told).toBeVisible();
 };
+/** Past its working time, when a clock was set forward, the step says to stop. */
+const POUR = /^(?:Pour|Stop)$/;
 export const STEPS: readonly Step[] = [
   { name: 'A', before: /Weigh part A/, ready: read, button: /^A is in/, after: /Weigh part B/ },
   { name: 'B', before: /Weigh part B/, ready: read, button: /^B is in/, after: /^Stir$/ },
@@ -102,9 +104,15 @@ export const STEPS: readonly Step[] = [
         await page.clock.fastForward('10:00');
     },
     button: /Stirred, no streaks/,
-    after: /^Pour$/,
+    after: POUR,
   },
-  { name: 'poured', before: /^Pour$/, ready: nothing, button: /Poured: /, after: /^Cover$/ },
+  {
+    name: 'poured',
+    before: POUR,
+    ready: nothing,
+    button: /Poured(?: late)?: /,
+    after: /^Cover$/,
+  },
   {
     name: 'covered',
     before: /^Cover$/,
@@ -122,7 +130,10 @@ export async function press(page: Page, step: Step): Promise<void> {
   await step.ready(page);
   // Past the moment in which a button that has just come is deaf.
   await page.clock.fastForward(800);
-  await (await mainButton(page, step.button)).click();
+  const button = await mainButton(page, step.button);
+  // What must not be done by a tap is held.
+  if (/late/.test((await button.textContent()) ?? '')) await holdDown(page, step.button);
+  else await button.click();
 }
 
 /** Opens the session again, as one who comes back to the bench does. */
