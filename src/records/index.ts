@@ -45,6 +45,7 @@ export type { Photo } from './photo';
 export { PIECES, type HardwareMark, type LevelReading, type Piece } from './piece';
 export { RESINS, type Resin } from './resin';
 export type { WetSession } from './session';
+export { SHARES, type Share } from './share';
 export {
   BAUDS,
   BENCH_LOOKS,

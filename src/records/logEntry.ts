@@ -53,6 +53,7 @@ export const LOG_KINDS = [
   'looked clean',
   'piece closed',
   'piece opened again',
+  'bundle taken in',
   'photo added',
   'undone',
   'correction',

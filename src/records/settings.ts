@@ -21,6 +21,10 @@ export type ScaleChoice =
   | { readonly kind: 'serial'; readonly baud: number };
 /** Looks of the bench: paper by day, dark in a dim room. */
 export const BENCH_LOOKS = ['paper', 'dark'] as const;
+/** Looks of the whole application. */
+export const LOOKS = ['system', ...BENCH_LOOKS] as const;
+/** Ways of telling the hours of a day. */
+export const HOURS = ['auto', '24', '12'] as const;
 /** Cups that resin is mixed in, m³. Judgement, no source. */
 export const CUP_LIMITS_M3 = { min: 1e-5, max: 0.05 } as const;
 /** Rates that a scale on a serial port may speak at. */
@@ -55,6 +59,10 @@ export interface Settings {
   readonly sound: boolean;
   /** Null: readings are told by hand. */
   readonly scale: ScaleChoice | null;
+  /** Look of the application: as the system says, or one of the two. */
+  readonly look: (typeof LOOKS)[number];
+  /** Hours of the day: as the language of the browser has them, or by 24 or 12. */
+  readonly hours: (typeof HOURS)[number];
   readonly benchLook: (typeof BENCH_LOOKS)[number];
   /** What the largest cup takes, m³; null: nobody said. */
   readonly cupM3: number | null;
@@ -82,6 +90,8 @@ export const DEFAULT_SETTINGS: Settings = {
   sensor: null,
   sound: true,
   scale: null,
+  look: 'system',
+  hours: 'auto',
   benchLook: 'paper',
   cupM3: null,
   losses: [],
@@ -121,6 +131,8 @@ export const SETTINGS = defineRecord<Settings>()({
         })
         .allow(null)
         .required(),
+      look: oneOf(LOOKS),
+      hours: oneOf(HOURS),
       benchLook: oneOf(BENCH_LOOKS),
       cupM3: number().min(CUP_LIMITS_M3.min).max(CUP_LIMITS_M3.max).allow(null),
       losses: listOf(

@@ -12,6 +12,7 @@ import { PIECES } from './piece';
 import { RESINS } from './resin';
 import { ROOM } from './room';
 import { SESSIONS } from './session';
+import { SHARES } from './share';
 import { SETTINGS } from './settings';
 import { SWATCHES } from './swatch';
 import { TASKS } from './task';
@@ -20,7 +21,7 @@ import { TEMPLATES } from './template';
 /** Every table of the shop. A new one is a file of its own and its name here. */
 const ALL = [
   ...[SETTINGS, PIECES, AREAS, RESINS, LOTS, SWATCHES, COATS, LAYERS, SESSIONS, BATCHES],
-  ...[DEFECTS, PHOTOS, TASKS, TEMPLATES, ROOM, DRAFTS, LOG],
+  ...[DEFECTS, PHOTOS, TASKS, TEMPLATES, ROOM, DRAFTS, SHARES, LOG],
 ] as const;
 type Definition = (typeof ALL)[number];
 

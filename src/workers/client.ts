@@ -49,16 +49,21 @@ export interface ComputeClient {
   ): Promise<JobOutput<N>>;
 }
 
+/** Has jobs done by name. */
+export interface JobClient {
+  run(job: string, input: unknown, options?: ComputeOptions): Promise<unknown>;
+}
+
 /**
- * Talks to the compute worker. Every promise settles: with the result, with the faults of the
+ * Talks to a worker that does jobs. Every promise settles: with the result, with the faults of the
  * input, on abort, when the worker crashes and after `timeoutMs` (30 s); a worker that crashed, or
  * that took too long, is replaced on the next call.
  * @param stopsByKilling a cancelled computation ends at once, with its worker: for a client that has one job at a time
  */
-export function createComputeClient(
+export function createJobClient(
   createWorker: () => WorkerLike,
   stopsByKilling = false,
-): ComputeClient {
+): JobClient {
   let worker: WorkerLike | null = null;
   let nextId = 1;
   const waiting = new Map<number, Waiting>();
@@ -117,19 +122,29 @@ export function createComputeClient(
       ready().postMessage({ type: 'job', id, job, input }, [...transfer]);
     });
 
-  return {
-    run: async (job, input, options = {}) =>
-      (await ask(job, input, options)) as JobOutput<typeof job>,
-  };
+  return { run: (job, input, options = {}) => ask(job, input, options) };
 }
+
+/** Talks to the compute worker: the jobs of a client, each with what it takes and gives. */
+export const createComputeClient = (
+  createWorker: () => WorkerLike,
+  stopsByKilling = false,
+): ComputeClient => createJobClient(createWorker, stopsByKilling) as ComputeClient;
 
 const startWorker = (): WorkerLike =>
   new Worker(new URL('./compute.worker.ts', import.meta.url), {
     type: 'module',
   }) as unknown as WorkerLike;
 
+/** Knows the shop and all that screens say of it, so it is not the worker that computes. */
+const startShopWorker = (): WorkerLike =>
+  new Worker(new URL('../features/everyView/shop.worker.ts', import.meta.url), {
+    type: 'module',
+  }) as unknown as WorkerLike;
+
 let shared: ComputeClient | undefined;
 let files: ComputeClient | undefined;
+let shop: JobClient | undefined;
 
 /** The one client of this tab. */
 export function computeClient(): ComputeClient {
@@ -141,6 +156,12 @@ export function computeClient(): ComputeClient {
 export function fileClient(): ComputeClient {
   files ??= createComputeClient(startWorker, true);
   return files;
+}
+
+/** Reads and writes the whole shop beside the page; a job that is stopped ends at once, and what it had not stored is not. */
+export function shopClient(): JobClient {
+  shop ??= createJobClient(startShopWorker, true);
+  return shop;
 }
 
 export type { TraceAnswer, TraceAsk };

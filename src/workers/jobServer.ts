@@ -1,4 +1,4 @@
-import { Refused, Stopped } from './job';
+import { Refused, Stopped, type Job } from './job';
 import { jobOf } from './jobs';
 import { isCancelRequest, isJobRequest, type WorkerMessage } from './protocol';
 
@@ -23,10 +23,11 @@ const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
 /**
  * The end of the protocol that works: each message that is a job is done and answered once; one that was
  * cancelled is not answered at all; what is no request is passed over.
- * @param post sends an answer, and hands over the memory that it names
+ * @param post sends an answer, and hands over the memory that it names @param jobs how a job is done, by its name
  */
 export function createJobServer(
   post: (message: WorkerMessage, transfer: ArrayBuffer[]) => void,
+  jobs: (name: string) => Job = jobOf,
 ): (data: unknown) => Promise<void> {
   /** Jobs under way, and whether somebody waits for them. */
   const underWay = new Map<number, { wanted: boolean }>();
@@ -41,7 +42,7 @@ export function createJobServer(
     const state = { wanted: true };
     underWay.set(id, state);
     try {
-      const result = await jobOf(data.job)(data.input, async (share) => {
+      const result = await jobs(data.job)(data.input, async (share) => {
         post({ type: 'progress', id, share }, []);
         await breathe();
         if (!state.wanted) throw new Stopped('Cancelled');

@@ -13,6 +13,10 @@ function held(row: Record<string, unknown>, path: readonly string[]): readonly u
   return values;
 }
 
+/** What a field of a row names, by its path with dots. */
+export const fieldValues = (row: Record<string, unknown>, field: string): readonly unknown[] =>
+  held(row, field.split('.'));
+
 /** Coats of sessions that are not over: one that was left keeps naming its coats, and one may be gone since. */
 function openFaults(tables: Readonly<Record<TableName, Rows>>, coats: ReadonlySet<unknown>) {
   const open = new Set(tables.sessions.filter((s) => s['endedMs'] === null).map((s) => s['id']));

@@ -51,7 +51,7 @@ export async function exportShop(db: ShopDb, exportedMs: number): Promise<ShopFi
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** Reads text as a shop file: its form, its version, its tables. */
+/** Reads text as a shop file. */
 function readEnvelope(text: string): ShopFile | RowFault {
   let data: unknown;
   try {
@@ -65,7 +65,11 @@ function readEnvelope(text: string): ShopFile | RowFault {
       path: 'format',
       message: `This is not a shop file: format should be “${SHOP_FORMAT}”.`,
     };
-  const { version, tables } = data;
+  return data as unknown as ShopFile;
+}
+
+/** What is wrong with the version and the tables that a file names, before any row is looked at. */
+function formFault(version: unknown, tables: unknown): RowFault | null {
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
     return { path: 'version', message: 'The version is missing or not a whole number.' };
   if (version > SCHEMA_VERSION)
@@ -73,8 +77,7 @@ function readEnvelope(text: string): ShopFile | RowFault {
       path: 'version',
       message: `Written by a newer Bilamina (version ${version}, this one reads up to ${SCHEMA_VERSION}). Update first.`,
     };
-  if (!isObject(tables)) return { path: 'tables', message: 'The tables are missing.' };
-  return data as unknown as ShopFile;
+  return isObject(tables) ? null : { path: 'tables', message: 'The tables are missing.' };
 }
 
 /** Tables that a file of a version has to hold: those that came later are made by the migrations. */
@@ -126,15 +129,27 @@ async function everyRowFault(tables: AnyTables): Promise<RowFault[]> {
   return faults;
 }
 
-/** Every fault of a shop file, or its sound tables. */
-export async function readShopFile(
-  text: string,
-): Promise<{ ok: true; tables: AnyTables } | { ok: false; faults: readonly RowFault[] }> {
-  const file = readEnvelope(text);
-  if ('message' in file) return { ok: false, faults: [file] };
-  const form = tableFaults(file.tables, file.version);
+type ReadTables = { ok: true; tables: AnyTables } | { ok: false; faults: readonly RowFault[] };
+interface Pictures {
+  readonly rows: readonly unknown[];
+  readonly faults: readonly RowFault[];
+}
+
+/**
+ * Rows of a file: form, version, brought up to date, every row and every reference checked.
+ * @param pictures how the file holds its photos
+ */
+export async function readTables(
+  version: unknown,
+  told: unknown,
+  pictures: (tables: AnyTables) => Pictures,
+): Promise<ReadTables> {
+  const wrong = formFault(version, told);
+  if (wrong) return { ok: false, faults: [wrong] };
+  const [number, given] = [version as number, told as AnyTables];
+  const form = tableFaults(given, number);
   if (form.length > 0) return { ok: false, faults: form };
-  const rows = Object.entries(file.tables).flatMap(([table, list]) =>
+  const rows = Object.entries(given).flatMap(([table, list]) =>
     list.flatMap((row, i) =>
       isObject(row) ? [] : [{ path: `tables.${table}[${i}]`, message: 'This row is no object.' }],
     ),
@@ -142,18 +157,25 @@ export async function readShopFile(
   if (rows.length > 0) return { ok: false, faults: rows };
   let migrated: AnyTables;
   try {
-    migrated = migrate(file.tables, file.version);
+    migrated = migrate(given, number);
   } catch (error) {
     const reason = error instanceof Error ? error.message : String(error);
-    const message = `Its rows have not the form of version ${file.version}: ${reason}`;
+    const message = `Its rows have not the form of version ${number}: ${reason}`;
     return { ok: false, faults: [{ path: 'tables', message }] };
   }
-  const photos = readPhotos(migrated['photos'] ?? []);
+  const photos = pictures(migrated);
   const tables: AnyTables = { ...migrated, photos: photos.rows };
   const faults = [...photos.faults, ...(await everyRowFault(tables))];
   if (faults.length > 0) return { ok: false, faults };
   const linked = linkFaults(tables as Record<TableName, Record<string, unknown>[]>);
   return linked.length > 0 ? { ok: false, faults: linked } : { ok: true, tables };
+}
+
+/** Every fault of a shop file, or its sound tables. */
+export async function readShopFile(text: string): Promise<ReadTables> {
+  const file = readEnvelope(text);
+  if ('message' in file) return { ok: false, faults: [file] };
+  return readTables(file.version, file.tables, (tables) => readPhotos(tables['photos'] ?? []));
 }
 
 /** Rows that are handed to the browser in one go: more would hold the page up. */

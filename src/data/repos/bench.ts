@@ -61,17 +61,19 @@ export function chooseSensor(
 /** What is chosen at the bench and not in the form of the settings: sound, scale, look, largest cup, losses that were accepted. */
 export type BenchSettings = Pick<
   Settings,
-  'sound' | 'scale' | 'benchLook' | 'cupM3' | 'losses' | 'hourly'
+  'sound' | 'scale' | 'look' | 'hours' | 'benchLook' | 'cupM3' | 'losses' | 'hourly'
 >;
 export const benchSettings = ({
   sound,
   scale,
+  look,
+  hours,
   benchLook,
   cupM3,
   losses,
   hourly,
 }: Settings): BenchSettings => ({
-  ...{ sound, scale, benchLook, cupM3, losses, hourly },
+  ...{ sound, scale, look, hours, benchLook, cupM3, losses, hourly },
 });
 
 export function chooseAtBench(

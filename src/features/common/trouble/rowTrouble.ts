@@ -15,6 +15,7 @@ const SINGULAR: Readonly<Record<TableName, string>> = {
   defects: 'defect',
   photos: 'photo',
   drafts: 'draft',
+  shares: 'bundle that was shared',
   tasks: 'step',
   templates: 'list of steps',
   room: 'day of the room’s record',

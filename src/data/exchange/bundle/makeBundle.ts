@@ -1,0 +1,66 @@
+import { type Id, type Share, TABLE_NAMES } from '@/records';
+import type { ShopDb } from '../../db';
+import type { Bundle } from './bundleFile';
+import { digest, type Rows } from './digest';
+import { type BundleWhat, scopeOf } from './scope';
+import { addressOf, UNIT_TABLES } from './units';
+
+/** Bundles that are remembered: against one of them the next of the other side is merged. */
+const REMEMBERED = 12;
+
+/** Every row of the shop, in one consistent read. */
+export async function readAll(db: ShopDb): Promise<Rows> {
+  return db.transaction('r', [...TABLE_NAMES], async () => {
+    const rows = await Promise.all(
+      TABLE_NAMES.map((t) => db.table(t).toArray() as Promise<unknown[]>),
+    );
+    return Object.fromEntries(TABLE_NAMES.map((t, i) => [t, rows[i] ?? []])) as unknown as Rows;
+  });
+}
+
+/** What the rows of a bundle were like. The room is left out: its readings are laid together by their instants. */
+export const shareOf = ({ head, rows }: Bundle, way: Share['way'], atMs: number): Share => ({
+  id: head.id as Id<'bundle'>,
+  atMs,
+  way,
+  rows: Object.fromEntries(
+    UNIT_TABLES.filter((t) => t !== 'room').flatMap((t) =>
+      rows[t].map((row) => [addressOf(t, row.id), digest(t, row)] as const),
+    ),
+  ),
+});
+
+/** Shares that are forgotten when one more is remembered. */
+export const forgotten = (shares: readonly Share[]): readonly Share['id'][] =>
+  [...shares]
+    .sort((a, b) => b.atMs - a.atMs)
+    .slice(REMEMBERED - 1)
+    .map((s) => s.id);
+
+interface Making {
+  readonly what: BundleWhat;
+  readonly name: string;
+  readonly by: string;
+  readonly nowMs: number;
+  readonly newId: () => string;
+}
+
+/** A bundle of what is asked for, as the shop stands; it is not yet remembered as shared. */
+export async function makeBundle(db: ShopDb, making: Making): Promise<Bundle> {
+  const all = await readAll(db);
+  const { what, name, by, nowMs, newId } = making;
+  const seen = (all.shares as unknown as readonly Share[]).map((s) => s.id);
+  return {
+    head: { id: newId(), madeMs: nowMs, by, what, name, seen },
+    rows: scopeOf(all, what),
+  };
+}
+
+/** Remembers that a bundle went out. */
+export async function noteShared(db: ShopDb, bundle: Bundle): Promise<void> {
+  const share = shareOf(bundle, 'out', bundle.head.madeMs);
+  await db.transaction('rw', db.shares, async () => {
+    await db.shares.bulkDelete([...forgotten(await db.shares.toArray())]);
+    await db.shares.put(share);
+  });
+}
