@@ -37,7 +37,7 @@ const zonesOf = (root) => {
       src(''),
       [
         ...['./core', './records', './shop', './data', './devices', './ui', './features'],
-        ...['./workers/client.ts', './demo/index.ts'],
+        ...['./workers/client.ts', './workers/shopClient.ts', './demo/index.ts'],
       ],
       'features import core, records, shop, data, ui and workers/client',
     ),
@@ -162,6 +162,7 @@ export const lintConfig = (root) =>
         'src/data/db.ts',
         'src/data/oldShop.ts',
         'src/workers/client.ts',
+        'src/workers/shopClient.ts',
         'src/workers/threadPool.ts',
         '**/*.test.ts',
       ],
@@ -175,7 +176,7 @@ export const lintConfig = (root) =>
           },
           {
             selector: "NewExpression[callee.name='Worker']",
-            message: 'new Worker stands in workers/client.ts and workers/threadPool.ts only.',
+            message: 'new Worker stands in workers/client.ts, shopClient.ts and threadPool.ts only.',
           },
         ],
       },

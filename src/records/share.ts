@@ -24,6 +24,8 @@ export const SHARES = defineRecord<Share>()({
     id: id(),
     atMs: instant(),
     way: oneOf(['out', 'in']),
-    rows: Joi.object().pattern(/^[a-z]+:[\w-]{1,80}$/i, Joi.string().max(24)).required(),
+    rows: Joi.object()
+      .pattern(/^[a-z]+:[\w-]{1,80}$/i, Joi.string().max(24))
+      .required(),
   }),
 });

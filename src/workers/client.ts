@@ -60,10 +60,7 @@ export interface JobClient {
  * that took too long, is replaced on the next call.
  * @param stopsByKilling a cancelled computation ends at once, with its worker: for a client that has one job at a time
  */
-export function createJobClient(
-  createWorker: () => WorkerLike,
-  stopsByKilling = false,
-): JobClient {
+export function createJobClient(createWorker: () => WorkerLike, stopsByKilling = false): JobClient {
   let worker: WorkerLike | null = null;
   let nextId = 1;
   const waiting = new Map<number, Waiting>();
@@ -136,15 +133,8 @@ const startWorker = (): WorkerLike =>
     type: 'module',
   }) as unknown as WorkerLike;
 
-/** Knows the shop and all that screens say of it, so it is not the worker that computes. */
-const startShopWorker = (): WorkerLike =>
-  new Worker(new URL('../features/everyView/shop.worker.ts', import.meta.url), {
-    type: 'module',
-  }) as unknown as WorkerLike;
-
 let shared: ComputeClient | undefined;
 let files: ComputeClient | undefined;
-let shop: JobClient | undefined;
 
 /** The one client of this tab. */
 export function computeClient(): ComputeClient {
@@ -156,12 +146,6 @@ export function computeClient(): ComputeClient {
 export function fileClient(): ComputeClient {
   files ??= createComputeClient(startWorker, true);
   return files;
-}
-
-/** Reads and writes the whole shop beside the page; a job that is stopped ends at once, and what it had not stored is not. */
-export function shopClient(): JobClient {
-  shop ??= createJobClient(startShopWorker, true);
-  return shop;
 }
 
 export type { TraceAnswer, TraceAsk };

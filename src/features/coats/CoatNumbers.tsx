@@ -68,9 +68,7 @@ function ToTheBench({ view, coatId }: { view: PieceView; coatId: string }) {
   if (held.length === 0)
     return (
       <Button asChild variant="ink" minH="52px" fontSize="lg">
-        <Link href={`/wet/new?coat=${coatId}`}>
-          Add to a wet session
-        </Link>
+        <Link href={`/wet/new?coat=${coatId}`}>Add to a wet session</Link>
       </Button>
     );
   return (

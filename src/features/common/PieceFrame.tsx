@@ -1,6 +1,6 @@
 'use client';
 import { edgeHeightOf } from '@/records';
-import { Box, Flex, } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { Link } from '@/ui/Link';
 import { PageHeading } from '@/ui/PageHeading';
 import { useEffect, useState, type ReactNode } from 'react';

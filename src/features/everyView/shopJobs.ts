@@ -7,54 +7,14 @@ import {
   previewMerge,
   readBundle,
   type Bundle,
-  type BundleHead,
-  type BundleWhat,
-  type Choice,
-  type MergePreview,
-  type MergeResult,
-  type UnitKey,
 } from '@/data/exchange/bundle';
+import type { ShopJobName, ShopJobs } from '@/data/exchange/shopJobs';
 import { checkShopFile, exportShop, replaceShop } from '@/data/exchange/shopFile';
 import type { AnyTables } from '@/data/migrations';
 import { newId } from '@/records';
-import type { RowFault } from '@/records/validate';
 import { tryShop } from './tryShop';
 
-type Faults = { readonly ok: false; readonly faults: readonly RowFault[] };
 type Step = (share: number) => Promise<void>;
-interface Who {
-  readonly nowMs: number;
-  readonly by: string;
-}
-
-/** The jobs of the shop’s worker: what each takes and gives. */
-export interface ShopJobs {
-  /** The shop, or a part of it, as a bundle; it is remembered as shared. */
-  packBundle: {
-    input: Who & { readonly what: BundleWhat; readonly name: string };
-    output: Blob;
-  };
-  /** Reads a bundle and says what taking it in would do; it is kept until it is taken in or another comes. */
-  readBundle: {
-    input: { readonly file: Blob };
-    output:
-      | { readonly ok: true; readonly head: BundleHead; readonly preview: MergePreview }
-      | Faults;
-  };
-  mergeBundle: {
-    input: Who & { readonly choices: readonly (readonly [UnitKey, Choice])[] };
-    output: MergeResult;
-  };
-  exportShop: { input: { readonly nowMs: number }; output: Blob };
-  /** Reads a shop file and tries it; it is kept until it is put in place or another comes. */
-  checkShop: {
-    input: { readonly file: Blob; readonly nowMs: number };
-    output: { readonly ok: true } | Faults;
-  };
-  replaceShop: { input: object; output: number };
-}
-export type ShopJobName = keyof ShopJobs;
-
 type Doing = {
   [N in ShopJobName]: (input: ShopJobs[N]['input'], step: Step) => Promise<ShopJobs[N]['output']>;
 };

@@ -1,11 +1,10 @@
 'use client';
 import { Box, Heading } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
-import { Link } from '@/ui/Link';
 import { useNow, useShop } from '@/data/hooks';
 import { useStorage } from '@/data/hooks/useStorage';
+import { BackUp } from '@/features/common/files/BackUp';
 import { backupWords, bytesText } from '@/features/common/keeping';
-import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 
@@ -47,9 +46,9 @@ export function Keeping() {
           )}
         </Box>
       </Box>
-      <Button asChild mt="3">
-        <Link href="/book">Back up the whole shop</Link>
-      </Button>
+      <Box mt="3">
+        <BackUp />
+      </Box>
     </Panel>
   );
 }

@@ -3,7 +3,6 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { format as formatDate, startOfDay } from 'date-fns';
 import { useNow, useShop } from '@/data/hooks';
 import dynamic from 'next/dynamic';
-import { Link } from '@/ui/Link';
 import { PageHeading } from '@/ui/PageHeading';
 import { clockText } from '@/features/common/clockText';
 import { atInstant } from '@/shop/instant';
@@ -17,6 +16,9 @@ import { Timeline } from './Timeline';
 import { timeScale } from './timeScale';
 
 // Comes after the first screen: it is not what one looks for first.
+const BackUp = dynamic(() => import('@/features/common/files/BackUp').then((m) => m.BackUp), {
+  ssr: false,
+});
 const Rounds = dynamic(() => import('./Rounds').then((m) => m.Rounds), { ssr: false });
 
 function openWords(nowMs: number, opensMin: number, closesMin: number): string {
@@ -67,8 +69,10 @@ export function TodayScreen() {
           <Rounds pieces={atInstant(shop, now).pieces} />
           {reminder && (
             <Box bg="card" borderWidth="1px" borderColor="line" mt="3" px="4" py="3" fontSize="sm">
-              <strong>▲ {reminder}</strong> <Link href="/book">Save the shop to a file</Link>: only
-              such a file brings it back.
+              <Box mb="2">
+                <strong>▲ {reminder}</strong> Only a file brings the shop back.
+              </Box>
+              <BackUp />
             </Box>
           )}
         </Box>

@@ -1,6 +1,7 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
 import { Link } from '@/ui/Link';
+import { HandOver } from '@/features/common/files/HandOver';
 import { PageHeading } from '@/ui/PageHeading';
 import type { ReactNode } from 'react';
 import { useNow, useShop } from '@/data/hooks';
@@ -145,6 +146,10 @@ export function BenchFrame({
         </Flex>
         <Flex align="center" gap="2">
           <StepTrail view={view} />
+          <HandOver
+            what={{ kind: 'session', id: view.session.id }}
+            name={view.coats.map((c) => c.piece.name).join(', ')}
+          />
           <LookKey />
           <SoundKey />
           <ThrowAway view={view} />

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Flex, } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { Link } from '@/ui/Link';
 import { PageHeading } from '@/ui/PageHeading';
 import { useState } from 'react';

@@ -1,0 +1,116 @@
+'use client';
+import { Box, Dialog, Flex, Portal } from '@chakra-ui/react';
+import { format as formatDate } from 'date-fns';
+import { useState } from 'react';
+import type { BundleHead, MergePreview, Side, UnitKey, UnitPreview } from '@/data/exchange/bundle';
+import { Button } from '@/ui/Button';
+import { mergeSummary, unitWords } from './mergeWords';
+
+/** What was read of a bundle. */
+export interface OpenBundle {
+  readonly head: BundleHead;
+  readonly preview: MergePreview;
+}
+
+interface UnitProps {
+  readonly preview: UnitPreview;
+  readonly side: Side | undefined;
+  readonly onChoose: (side: Side) => void;
+}
+
+function UnitRow({ preview, side, onChoose }: UnitProps) {
+  const { title, fate, details } = unitWords(preview);
+  const asks = preview.fate === 'both';
+  return (
+    <Box as="li" py="2" borderTopWidth="1px" borderColor="line">
+      <Flex justify="space-between" gap="3" wrap="wrap">
+        <Box fontWeight="600">{title}</Box>
+        <Box color={asks ? 'oxide' : 'ink2'} fontWeight={asks ? '600' : '400'}>
+          {asks && '▲ '}
+          {fate}
+        </Box>
+      </Flex>
+      {details && <Box color="ink2">{details}</Box>}
+      {asks && (
+        <Flex role="group" aria-label={title} gap="2" mt="2">
+          {(['mine', 'theirs'] as const).map((s) => (
+            <Button
+              key={s}
+              size="sm"
+              minH="44px"
+              variant={side === s ? 'ink' : 'outline'}
+              aria-pressed={side === s}
+              onClick={() => onChoose(s)}
+            >
+              {s === 'mine' ? 'Keep what is here' : 'Take what comes'}
+            </Button>
+          ))}
+        </Flex>
+      )}
+    </Box>
+  );
+}
+
+interface Props {
+  readonly bundle: OpenBundle;
+  readonly onTake: (sides: ReadonlyMap<UnitKey, Side>) => void;
+  readonly onCancel: () => void;
+}
+
+/** What a bundle would do, piece by piece, before it does it; what both sides changed is decided here. */
+export function MergeDialog({ bundle: { head, preview }, onTake, onCancel }: Props) {
+  const [sides, setSides] = useState<ReadonlyMap<UnitKey, Side>>(new Map());
+  const told = preview.units.filter((u) => u.fate !== 'same' && u.fate !== 'mine');
+  const nothing = told.length === 0 && preview.entries === 0;
+  const open = told.filter((u) => u.fate === 'both' && !sides.has(u.unit)).length;
+  return (
+    <Dialog.Root open onOpenChange={(e) => !e.open && onCancel()}>
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner>
+          <Dialog.Content width="720px">
+            <Dialog.Header>
+              <Dialog.Title>{`Take in “${head.name}”?`}</Dialog.Title>
+            </Dialog.Header>
+            <Dialog.Body>
+              <Box mb="2">
+                Made {formatDate(head.madeMs, 'd MMM yyyy, HH:mm')}
+                {head.by && ` by ${head.by}`}.{' '}
+                {nothing
+                  ? 'All that is in it is here already.'
+                  : mergeSummary(preview.units, preview.entries)}
+              </Box>
+              {told.length > 0 && (
+                <Box
+                  as="ul"
+                  listStyleType="none"
+                  maxH="50vh"
+                  overflowY="auto"
+                  tabIndex={0}
+                  aria-label="What comes in"
+                >
+                  {told.map((u) => (
+                    <UnitRow
+                      key={u.unit}
+                      preview={u}
+                      side={sides.get(u.unit)}
+                      onChoose={(side) => setSides(new Map(sides).set(u.unit, side))}
+                    />
+                  ))}
+                </Box>
+              )}
+            </Dialog.Body>
+            <Dialog.Footer>
+              <Button onClick={onCancel}>{nothing ? 'Close' : 'Leave it'}</Button>
+              {!nothing && (
+                <Button variant="ink" disabled={open > 0} onClick={() => onTake(sides)}>
+                  {open > 0 ? `${open} to decide first` : 'Take it in'}
+                </Button>
+              )}
+            </Dialog.Footer>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,28 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import { PackageOpen } from 'lucide-react';
+import type { BundleWhat } from '@/data/exchange/bundle';
+import { useShop } from '@/data/hooks';
+import { Button } from '@/ui/Button';
+import { saveBundle } from './bundleFile';
+import { useFileWork } from './useFileWork';
+import { WorkState } from './WorkState';
+
+/** Saves a part of the shop as a bundle that another machine takes in. */
+export function HandOver({ what, name }: { what: BundleWhat; name: string }) {
+  const { person } = useShop().settings;
+  const work = useFileWork();
+  return (
+    <Box>
+      <Button
+        onClick={() =>
+          void work.run('Handing over', (options) => saveBundle(what, name, person, options))
+        }
+      >
+        <PackageOpen size={18} aria-hidden />
+        Hand over
+      </Button>
+      <WorkState {...work} />
+    </Box>
+  );
+}
