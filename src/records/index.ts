@@ -51,6 +51,8 @@ export {
   BENCH_LOOKS,
   CUP_LIMITS_M3,
   DEFAULT_SETTINGS,
+  HOURS,
+  LOOKS,
   ROOM_WEATHERS,
   type LossFactor,
   type RoomSensorChoice,

@@ -84,7 +84,7 @@ function Hatches() {
 export function Patterns() {
   const amber = 'var(--bm-colors-amber)';
   return (
-    <svg width="0" height="0" aria-hidden style={{ position: 'absolute' }}>
+    <svg data-patterns="" width="0" height="0" aria-hidden style={{ position: 'absolute' }}>
       <defs>
         <pattern id="state-leathery" width="8" height="8" patternUnits="userSpaceOnUse">
           <rect width="8" height="8" fill="var(--bm-colors-card)" />

@@ -1,4 +1,5 @@
 'use client';
+import { hourMinute, hourMinuteSecond } from '@/features/common/hours';
 import { Box, Flex, Grid, Heading, Input } from '@chakra-ui/react';
 import { PageHeading } from '@/ui/PageHeading';
 import { format as formatDate } from 'date-fns';
@@ -38,7 +39,7 @@ function Row({ named, onCorrect }: RowProps) {
       borderColor="line"
       alignItems="baseline"
     >
-      <Figure fontSize="sm">{formatDate(entry.atMs, 'HH:mm:ss')}</Figure>
+      <Figure fontSize="sm">{formatDate(entry.atMs, hourMinuteSecond())}</Figure>
       <Box fontWeight="600" textDecoration={undone ? 'line-through' : undefined}>
         {entry.kind}
       </Box>
@@ -54,7 +55,7 @@ function Row({ named, onCorrect }: RowProps) {
         size="sm"
         variant="quiet"
         onClick={() => onCorrect(entry)}
-        aria-label={`Correct: ${entry.kind} ${formatDate(entry.atMs, 'HH:mm')}`}
+        aria-label={`Correct: ${entry.kind} ${formatDate(entry.atMs, hourMinute())}`}
       >
         Correct
       </Button>
@@ -77,7 +78,7 @@ function NoteLine({ about, onDone }: { about: LogEntry | null; onDone: () => voi
     onDone();
   };
   const label = about
-    ? `Correction of “${about.kind}” at ${formatDate(about.atMs, 'd MMM HH:mm')}`
+    ? `Correction of “${about.kind}” at ${formatDate(about.atMs, `d MMM ${hourMinute()}`)}`
     : 'Note';
   return (
     <form

@@ -21,7 +21,7 @@ import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { useStarted } from './useStarted';
 
-const TICK = { fontSize: 12, fill: '#53625f' };
+const TICK = { fontSize: 12, fill: 'var(--bm-colors-ink2)' };
 const percent = (x: number): string => `${Math.round(100 * x)} %`;
 const bandWords = ({ hits, of, low, high }: Proportion): string =>
   `${hits} of ${of}, likely ${percent(low)} to ${percent(high)}`;
@@ -109,17 +109,17 @@ function Trend({ rows }: { rows: readonly Tally[] }) {
           accessibilityLayer={false}
           margin={{ top: 8, right: 8, left: 0, bottom: 4 }}
         >
-          <CartesianGrid stroke="#e4d9c4" vertical={false} />
+          <CartesianGrid stroke="var(--bm-colors-line)" vertical={false} />
           <XAxis dataKey="month" tick={TICK} />
           <YAxis tick={TICK} domain={[0, 100]} tickFormatter={(v: number) => `${v} %`} width={48} />
           <Bar
             dataKey="share"
-            fill="#e7b765"
-            stroke="#22302f"
+            fill="var(--bm-colors-amber-soft)"
+            stroke="var(--bm-colors-ink)"
             maxBarSize={60}
             isAnimationActive={false}
           >
-            <ErrorBar dataKey="band" width={8} stroke="#22302f" strokeWidth={1.5} />
+            <ErrorBar dataKey="band" width={8} stroke="var(--bm-colors-ink)" strokeWidth={1.5} />
           </Bar>
         </BarChart>
       </ResponsiveContainer>

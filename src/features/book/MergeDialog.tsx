@@ -1,4 +1,5 @@
 'use client';
+import { hourMinute } from '@/features/common/hours';
 import { Box, Dialog, Flex, Portal } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
 import { useState } from 'react';
@@ -74,7 +75,7 @@ export function MergeDialog({ bundle: { head, preview }, onTake, onCancel }: Pro
             </Dialog.Header>
             <Dialog.Body>
               <Box mb="2">
-                Made {formatDate(head.madeMs, 'd MMM yyyy, HH:mm')}
+                Made {formatDate(head.madeMs, `d MMM yyyy, ${hourMinute()}`)}
                 {head.by && ` by ${head.by}`}.{' '}
                 {nothing
                   ? 'All that is in it is here already.'

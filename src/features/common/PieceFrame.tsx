@@ -47,7 +47,7 @@ function Stages({ view, stage, held }: { view: PieceView; stage: Stage; held: nu
             px="7"
             py="2.5"
             clipPath={i === 0 ? ARROW_FIRST : ARROW}
-            bg={here ? 'ink' : mark ? 'verdigrisPale' : '#ece4d3'}
+            bg={here ? 'ink' : mark ? 'verdigrisPale' : 'amberWash'}
             color={here ? 'card' : 'ink'}
             fontFamily="heading"
             fontWeight="600"

@@ -1,3 +1,4 @@
+import { hourMinute } from './hours';
 import { format, isSameDay } from 'date-fns';
 
 const DAY_MS = 86_400_000;
@@ -6,9 +7,9 @@ const DAY_MS = 86_400_000;
 export function clockText(atMs: number, nowMs: number): string {
   // The calendar ends there.
   if (!(Math.abs(atMs) <= 8.64e15)) return 'never';
-  if (isSameDay(atMs, nowMs)) return format(atMs, 'HH:mm');
-  if (Math.abs(atMs - nowMs) < 6 * DAY_MS) return format(atMs, 'EEE HH:mm');
-  return format(atMs, 'd MMM HH:mm');
+  if (isSameDay(atMs, nowMs)) return format(atMs, hourMinute());
+  if (Math.abs(atMs - nowMs) < 6 * DAY_MS) return format(atMs, `EEE ${hourMinute()}`);
+  return format(atMs, `d MMM ${hourMinute()}`);
 }
 
 /** A span in words with units: `38 min`, `2 h 10 min`, `3 d 4 h`; seconds below two minutes. */
@@ -33,4 +34,4 @@ export function minutesText(ms: number): string {
 /** A day with its year, for what is kept and printed: `27 Nov 2026`. */
 export const dateText = (atMs: number): string => format(atMs, 'd MMM yyyy');
 /** The same with its time of day. */
-export const stampText = (atMs: number): string => format(atMs, 'd MMM yyyy, HH:mm');
+export const stampText = (atMs: number): string => format(atMs, `d MMM yyyy, ${hourMinute()}`);

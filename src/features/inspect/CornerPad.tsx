@@ -43,7 +43,7 @@ export function CornerPad({ url, corners, onChange, children }: Props) {
         <polygon
           points={corners.map(([x, y]) => `${x},${y}`).join(' ')}
           fill="none"
-          stroke="#c27c1e"
+          stroke="var(--bm-colors-amber)"
           strokeWidth="2"
           vectorEffect="non-scaling-stroke"
         />

@@ -176,7 +176,7 @@ function Gate({ group, nowMs }: { group: TaskGroup; nowMs: number }) {
         py="3"
         bg="oxideWash"
         borderWidth="1px"
-        borderColor="#dba999"
+        borderColor="oxide"
       >
         <Lock size={20} aria-hidden />
         <Box>

@@ -12,9 +12,9 @@ import {
 } from 'recharts';
 import type { CupOutlook } from '@/core/resin/model';
 
-const TICK = { fontSize: 12, fill: '#53625f' };
+const TICK = { fontSize: 12, fill: 'var(--bm-colors-ink2)' };
 const word = (value: string) => ({
-  ...{ value, position: 'insideTop' as const, fontSize: 12, fill: '#22302f' },
+  ...{ value, position: 'insideTop' as const, fontSize: 12, fill: 'var(--bm-colors-ink)' },
 });
 
 /** How thick a batch has become against fresh, as it lies on the board, through its time in the cup. */
@@ -34,12 +34,12 @@ export function CupChart({ outlook }: { outlook: CupOutlook }) {
           margin={{ top: 8, right: 12, bottom: 18, left: 4 }}
           accessibilityLayer={false}
         >
-          <CartesianGrid stroke="#e4d9c4" />
+          <CartesianGrid stroke="var(--bm-colors-line)" />
           {edges && (
             <ReferenceArea
               x1={edges.fromS / 60}
               x2={edges.toS / 60}
-              fill="#c4d6cb"
+              fill="var(--bm-colors-verdigris-pale)"
               fillOpacity={0.7}
               label={word('edges')}
             />
@@ -48,7 +48,7 @@ export function CupChart({ outlook }: { outlook: CupOutlook }) {
             <ReferenceArea
               x1={linesFromS / 60}
               x2={stop}
-              fill="#e7b765"
+              fill="var(--bm-colors-amber-soft)"
               fillOpacity={0.6}
               label={{ ...word('lines'), position: 'insideBottom' }}
             />
@@ -69,13 +69,13 @@ export function CupChart({ outlook }: { outlook: CupOutlook }) {
           />
           <ReferenceLine
             x={stop}
-            stroke="#a5402a"
+            stroke="var(--bm-colors-oxide)"
             strokeWidth={2}
-            label={{ ...word('stop'), position: 'insideTopLeft', fill: '#a5402a' }}
+            label={{ ...word('stop'), position: 'insideTopLeft', fill: 'var(--bm-colors-oxide)' }}
           />
           <Line
             dataKey="times"
-            stroke="#22302f"
+            stroke="var(--bm-colors-ink)"
             strokeWidth={2}
             dot={false}
             isAnimationActive={false}

@@ -20,7 +20,7 @@ export function RatioTruth({ sheet }: { sheet: ResinSheet }) {
         <Box flex={100} bg="amberPale" px="2">
           A 100
         </Box>
-        <Box flex={Math.max(8, b)} bg="#c4d6cb" px="2" whiteSpace="nowrap">
+        <Box flex={Math.max(8, b)} bg="verdigrisPale" px="2" whiteSpace="nowrap">
           B <Figure>{show(b, 'number', 1).text}</Figure>
         </Box>
       </Flex>

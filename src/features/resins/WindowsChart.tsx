@@ -18,10 +18,10 @@ import { computeClient } from '@/workers/client';
 
 const RANGE_K = { from: 285.15, to: 303.15, count: 37 } as const;
 const CURVES = [
-  { key: 'noFlow', name: 'no flow', dash: '', colour: '#c27c1e' },
-  { key: 'recoatOpens', name: 'recoat opens', dash: '7 3', colour: '#2f6b62' },
-  { key: 'recoatCloses', name: 'recoat shuts', dash: '2 3', colour: '#a5402a' },
-  { key: 'hard', name: 'hard', dash: '10 3 2 3', colour: '#22302f' },
+  { key: 'noFlow', name: 'no flow', dash: '', colour: 'var(--bm-colors-amber)' },
+  { key: 'recoatOpens', name: 'recoat opens', dash: '7 3', colour: 'var(--bm-colors-verdigris)' },
+  { key: 'recoatCloses', name: 'recoat shuts', dash: '2 3', colour: 'var(--bm-colors-oxide)' },
+  { key: 'hard', name: 'hard', dash: '10 3 2 3', colour: 'var(--bm-colors-ink)' },
 ] as const;
 
 function useWindows(sheet: ResinSheet): { rows: readonly WindowsAtTemperature[]; trouble: string } {
@@ -62,7 +62,7 @@ export function WindowsChart({ sheet }: { sheet: ResinSheet }) {
     hard: r.hardS / 3600,
   }));
   if (trouble) return <Box role="alert">{trouble}</Box>;
-  const tick = { fontSize: 12, fill: '#53625f' };
+  const tick = { fontSize: 12, fill: 'var(--bm-colors-ink2)' };
   return (
     <Box>
       <Box
@@ -80,7 +80,7 @@ export function WindowsChart({ sheet }: { sheet: ResinSheet }) {
             margin={{ top: 12, right: 12, bottom: 18, left: 4 }}
             accessibilityLayer={false}
           >
-            <CartesianGrid stroke="#e4d9c4" />
+            <CartesianGrid stroke="var(--bm-colors-line)" />
             <XAxis
               dataKey="temperature"
               type="number"
@@ -93,7 +93,7 @@ export function WindowsChart({ sheet }: { sheet: ResinSheet }) {
                 position: 'insideBottom',
                 offset: -10,
                 fontSize: 12,
-                fill: '#53625f',
+                fill: 'var(--bm-colors-ink2)',
               }}
             />
             <YAxis
@@ -104,18 +104,18 @@ export function WindowsChart({ sheet }: { sheet: ResinSheet }) {
                 angle: -90,
                 position: 'insideLeft',
                 fontSize: 12,
-                fill: '#53625f',
+                fill: 'var(--bm-colors-ink2)',
               }}
             />
             <ReferenceLine
               x={fromSI(roomAir(room).temperatureK, symbol)}
-              stroke="#22302f"
+              stroke="var(--bm-colors-ink)"
               strokeWidth={1.5}
               label={{
                 value: room.last ? 'room now' : 'room, usual',
                 fontSize: 12,
                 position: 'insideTopRight',
-                fill: '#22302f',
+                fill: 'var(--bm-colors-ink)',
               }}
             />
             {CURVES.map((c) => (

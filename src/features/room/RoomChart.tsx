@@ -1,4 +1,5 @@
 'use client';
+import { hourMinute } from '@/features/common/hours';
 import { Box } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
 import {
@@ -17,7 +18,7 @@ import {
 import { fromSI } from '@/core/units';
 import type { ChartPoint, CoatRow } from './model';
 
-const TICK = { fontSize: 12, fill: '#53625f' };
+const TICK = { fontSize: 12, fill: 'var(--bm-colors-ink2)' };
 const SIZE = { width: 760, height: 260 };
 const HOUR = 3_600_000;
 /** The left axis is as wide in both charts, so that their hours stand above one another. */
@@ -48,7 +49,7 @@ function ticksOf(fromMs: number, toMs: number): number[] {
 
 const tickText = (ms: number): string => {
   const date = new Date(ms);
-  return date.getHours() === 0 ? formatDate(date, 'EEE d') : formatDate(date, 'HH:mm');
+  return date.getHours() === 0 ? formatDate(date, 'EEE d') : formatDate(date, hourMinute());
 };
 
 function TemperatureChart({ points, nowMs, fromMs, toMs, symbol }: Omit<Props, 'coats'>) {
@@ -70,7 +71,7 @@ function TemperatureChart({ points, nowMs, fromMs, toMs, symbol }: Omit<Props, '
           margin={{ top: 8, right: 16, bottom: 4, left: 0 }}
           accessibilityLayer={false}
         >
-          <CartesianGrid stroke="#e4d9c4" />
+          <CartesianGrid stroke="var(--bm-colors-line)" />
           <XAxis {...axis} ticks={ticksOf(fromMs, toMs)} tickFormatter={tickText} tick={TICK} />
           <YAxis
             width={AXIS_PX}
@@ -81,21 +82,21 @@ function TemperatureChart({ points, nowMs, fromMs, toMs, symbol }: Omit<Props, '
           <Area
             dataKey="band"
             stroke="none"
-            fill="#c27c1e"
+            fill="var(--bm-colors-amber)"
             fillOpacity={0.18}
             isAnimationActive={false}
           />
           <Line
             dataKey="air"
             type="stepAfter"
-            stroke="#22302f"
+            stroke="var(--bm-colors-ink)"
             strokeWidth={2}
             dot={false}
             isAnimationActive={false}
           />
           <Line
             dataKey="ahead"
-            stroke="#8a5510"
+            stroke="var(--bm-colors-amber-deep)"
             strokeWidth={2}
             strokeDasharray="6 4"
             dot={false}
@@ -104,7 +105,7 @@ function TemperatureChart({ points, nowMs, fromMs, toMs, symbol }: Omit<Props, '
           <Line
             dataKey="dew"
             type="stepAfter"
-            stroke="#2f6b62"
+            stroke="var(--bm-colors-verdigris)"
             strokeWidth={1.5}
             strokeDasharray="2 3"
             dot={false}
@@ -112,9 +113,14 @@ function TemperatureChart({ points, nowMs, fromMs, toMs, symbol }: Omit<Props, '
           />
           <ReferenceLine
             x={nowMs}
-            stroke="#a5402a"
+            stroke="var(--bm-colors-oxide)"
             strokeWidth={1.5}
-            label={{ value: 'now', position: 'insideTopLeft', fontSize: 12, fill: '#a5402a' }}
+            label={{
+              value: 'now',
+              position: 'insideTopLeft',
+              fontSize: 12,
+              fill: 'var(--bm-colors-oxide)',
+            }}
           />
         </ComposedChart>
       </ResponsiveContainer>
@@ -125,7 +131,7 @@ function TemperatureChart({ points, nowMs, fromMs, toMs, symbol }: Omit<Props, '
 /** On one line: the package breaks names that stand side by side into each other. */
 function NameTick({ x, y, payload }: YAxisTickContentProps) {
   return (
-    <text x={x} y={y} dy={4} textAnchor="end" style={{ fontSize: 12 }} fill="#53625f">
+    <text x={x} y={y} dy={4} textAnchor="end" style={{ fontSize: 12 }} fill="var(--bm-colors-ink2)">
       {String(payload.value)}
     </text>
   );
@@ -162,15 +168,20 @@ function CoatsChart({
         >
           <XAxis type="number" domain={[fromMs, toMs]} hide allowDataOverflow />
           <YAxis type="category" dataKey="name" width={AXIS_PX} tick={NameTick} interval={0} />
-          <Bar dataKey="wet" fill="#e7b765" stroke="#8a5510" isAnimationActive={false} />
+          <Bar
+            dataKey="wet"
+            fill="var(--bm-colors-amber-soft)"
+            stroke="var(--bm-colors-amber-deep)"
+            isAnimationActive={false}
+          />
           <Bar
             dataKey="recoat"
-            fill="#c4d6cb"
-            stroke="#2f6b62"
+            fill="var(--bm-colors-verdigris-pale)"
+            stroke="var(--bm-colors-verdigris)"
             strokeDasharray="4 2"
             isAnimationActive={false}
           />
-          <ReferenceLine x={nowMs} stroke="#a5402a" strokeWidth={1.5} />
+          <ReferenceLine x={nowMs} stroke="var(--bm-colors-oxide)" strokeWidth={1.5} />
         </BarChart>
       </ResponsiveContainer>
     </Box>

@@ -5,14 +5,20 @@ import { ring, askToNotify, notifyAllowed } from '@/devices/alarm';
 import { useAct, useShop } from '@/data/hooks';
 import { chooseAtBench } from '@/data/repos/bench';
 import { ScaleSelect } from '@/features/common/ScaleSelect';
-import { BENCH_LOOKS, type Settings } from '@/records';
+import { BENCH_LOOKS, HOURS, LOOKS, type Settings } from '@/records';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 
-const LOOKS: Readonly<Record<(typeof BENCH_LOOKS)[number], string>> = {
+const LOOK_WORDS: Readonly<Record<Settings['look'], string>> = {
+  system: 'as the system has it',
   paper: 'paper, for daylight',
   dark: 'dark, for a dim room',
+};
+const HOUR_WORDS: Readonly<Record<Settings['hours'], string>> = {
+  auto: 'as the language of the browser has them',
+  '24': '13:05',
+  '12': '1:05 pm',
 };
 const ALLOWED: Readonly<Record<NotificationPermission, string>> = {
   granted: 'Alarms are also told by the system while another page is in front.',
@@ -25,7 +31,7 @@ export function AtBench() {
   const act = useAct();
   const { settings } = useShop();
   const [allowed, setAllowed] = useState(notifyAllowed);
-  const choose = (change: Partial<Pick<Settings, 'sound' | 'benchLook'>>) =>
+  const choose = (change: Partial<Pick<Settings, 'sound' | 'benchLook' | 'look' | 'hours'>>) =>
     void act('change the bench', (db, c) => chooseAtBench(db, c, change));
   return (
     <Panel as="section" aria-label="At the bench">
@@ -35,8 +41,20 @@ export function AtBench() {
       <Flex direction="column" gap="3">
         <ScaleSelect />
         <SelectField
+          label="Look of Bilamina"
+          options={LOOKS.map((look) => [look, LOOK_WORDS[look]] as const)}
+          value={settings.look}
+          onChange={(e) => choose({ look: e.target.value as Settings['look'] })}
+        />
+        <SelectField
+          label="Hours of the day"
+          options={HOURS.map((hours) => [hours, HOUR_WORDS[hours]] as const)}
+          value={settings.hours}
+          onChange={(e) => choose({ hours: e.target.value as Settings['hours'] })}
+        />
+        <SelectField
           label="Look of the bench"
-          options={BENCH_LOOKS.map((look) => [look, LOOKS[look]] as const)}
+          options={BENCH_LOOKS.map((look) => [look, LOOK_WORDS[look]] as const)}
           value={settings.benchLook}
           onChange={(e) => choose({ benchLook: e.target.value as Settings['benchLook'] })}
         />

@@ -1,4 +1,5 @@
 'use client';
+import { hourMinute } from '@/features/common/hours';
 import { Box, Heading } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
 import { useNow, useShop } from '@/data/hooks';
@@ -41,7 +42,7 @@ export function Keeping() {
           {settings.lastBackupMs !== null && (
             <Figure fontWeight="400" color="ink2">
               {' '}
-              ({formatDate(settings.lastBackupMs, 'd MMM yyyy, HH:mm')})
+              ({formatDate(settings.lastBackupMs, `d MMM yyyy, ${hourMinute()}`)})
             </Figure>
           )}
         </Box>

@@ -7,6 +7,8 @@ import type { ReactNode } from 'react';
 import { ActProvider, ShopProvider, useShop } from '@/data/hooks';
 import { Announcer } from '@/ui/Announcer';
 import { Patterns } from '@/ui/Patterns';
+import { useLook } from '@/ui/useLook';
+import { chooseHours } from '../common/hours';
 import { Boundary } from '../common/trouble';
 import { BenchStrip } from './BenchStrip';
 import { UrgentStrip } from './UrgentStrip';
@@ -128,6 +130,14 @@ function SkipLink() {
   );
 }
 
+/** How the application looks and tells the time, as it was chosen. */
+function Chosen() {
+  const { look, hours } = useShop().settings;
+  chooseHours(hours);
+  useLook(look);
+  return null;
+}
+
 /** Only a shop that has a sensor loads what follows it. */
 function Sensor() {
   const { sensor } = useShop().settings;
@@ -145,6 +155,7 @@ export function Shell({ children }: { children: ReactNode }) {
         overtaken={<OvertakenBar />}
       >
         <ActProvider>
+          <Chosen />
           <SkipLink />
           <Patterns />
           <DemoOnAsking />

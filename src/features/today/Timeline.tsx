@@ -1,4 +1,5 @@
 'use client';
+import { hourMinute } from '@/features/common/hours';
 import { Box, Flex } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
 import { Link } from '@/ui/Link';
@@ -98,12 +99,12 @@ function Axis({ scale, nowMs }: { scale: TimeScale; nowMs: number }) {
             fill="var(--bm-colors-ink2)"
             family="mono"
           >
-            {formatDate(t, 'HH:mm')}
+            {formatDate(t, hourMinute())}
           </SvgText>
         ))}
       <path d={`M4 ${nowY - 12} h50 l8 12 l-8 12 h-50 z`} fill="var(--bm-colors-ink)" />
       <SvgText x="9" y={nowY + 5} size={13} weight={600} fill="var(--bm-colors-card)" family="mono">
-        {formatDate(nowMs, 'HH:mm')}
+        {formatDate(nowMs, hourMinute())}
       </SvgText>
     </svg>
   );
@@ -153,7 +154,7 @@ export function Timeline({ lanes, scale, nowMs }: Props) {
               width="100%"
               height={scale.heightPx}
               role="img"
-              aria-label={`${lane.title}: ${lane.bands.map((b) => `${b.label} from ${formatDate(b.fromMs, 'EEE HH:mm')}`).join(', ')}`}
+              aria-label={`${lane.title}: ${lane.bands.map((b) => `${b.label} from ${formatDate(b.fromMs, `EEE ${hourMinute()}`)}`).join(', ')}`}
             >
               {scale.stretches
                 .filter((s) => s.closed)

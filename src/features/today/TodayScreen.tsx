@@ -1,4 +1,5 @@
 'use client';
+import { hourMinute } from '@/features/common/hours';
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { format as formatDate, startOfDay } from 'date-fns';
 import { useNow, useShop } from '@/data/hooks';
@@ -49,7 +50,7 @@ export function TodayScreen() {
     <>
       <RowTroubles troubles={unnamed} />
       <Flex align="baseline" gap="4" mb="3">
-        <PageHeading title="Today">{formatDate(now, 'EEEE, HH:mm')}</PageHeading>
+        <PageHeading title="Today">{formatDate(now, `EEEE, ${hourMinute()}`)}</PageHeading>
         <Box color="ink2">{openWords(now, opensMin, closesMin)}</Box>
       </Flex>
       <Grid

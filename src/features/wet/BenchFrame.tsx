@@ -3,6 +3,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { Link } from '@/ui/Link';
 import { HandOver } from '@/features/common/files/HandOver';
 import { PageHeading } from '@/ui/PageHeading';
+import { useLook } from '@/ui/useLook';
 import type { ReactNode } from 'react';
 import { useNow, useShop } from '@/data/hooks';
 import { minutesText } from '@/features/common/clockText';
@@ -14,7 +15,6 @@ import { Figure } from '@/ui/Figure';
 import { AlarmBar, LookKey, SoundKey, ThrowAway } from './BenchBars';
 import { BatchSwitch } from './BatchSwitch';
 import { LeftStanding } from './LeftStanding';
-import { useBenchLook } from './useBenchLook';
 import { useAlarms, useAwake } from './useAlarms';
 import { wetSteps, type WetView } from './model';
 
@@ -120,7 +120,7 @@ export function BenchFrame({
   const alarms = useAlarms(view, now);
   useAwake();
   const { benchLook } = useShop().settings;
-  useBenchLook(benchLook);
+  useLook(benchLook);
   return (
     <Flex
       direction="column"

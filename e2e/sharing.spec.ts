@@ -1,0 +1,122 @@
+import type { Browser, Page } from '@playwright/test';
+import {
+  downloadedBytes,
+  expect,
+  expectAccessible,
+  openDemo,
+  openPiece,
+  startMixing,
+  test,
+  weighIn,
+} from './bench';
+
+/** Another machine: its own store, the same clock. */
+async function otherMachine(browser: Browser, baseURL: string | undefined): Promise<Page> {
+  const context = await browser.newContext({
+    ...(baseURL && { baseURL }),
+    ...{ timezoneId: 'Europe/London', locale: 'en-GB', serviceWorkers: 'block' as const },
+  });
+  const page = await context.newPage();
+  await page.clock.install({ time: new Date('2026-11-24T13:30:00Z') });
+  return page;
+}
+const toBook = async (page: Page) => {
+  await page.goto('/book');
+  await expect(page.getByRole('heading', { level: 1, name: 'Book' })).toBeVisible();
+};
+const pick = (page: Page, buffer: Buffer) =>
+  page
+    .getByLabel('Shop file')
+    .setInputFiles({ name: 'bundle.zip', mimeType: 'application/zip', buffer });
+/** Takes a bundle in and waits until it says so. */
+async function takeIn(page: Page, bytes: Buffer): Promise<void> {
+  await toBook(page);
+  await pick(page, bytes);
+  await page.getByRole('dialog').getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByText(/^Taken in: \d+ rows? changed/)).toBeVisible();
+}
+const handOver = (page: Page) =>
+  downloadedBytes(page, () => page.getByRole('button', { name: 'Hand over' }).first().click());
+
+test('a wet session begun at the desk is weighed on the tablet, and the desk has it back', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await openDemo(page);
+  await openPiece(page, 'Viaduct painting', 'coats');
+  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await startMixing(page);
+  await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+  await expect(page).toHaveURL(/\/wet\/[^n]/);
+  const path = new URL(page.url()).pathname;
+  const out = await handOver(page);
+
+  const tablet = await otherMachine(browser, baseURL);
+  await takeIn(tablet, out);
+  await tablet.goto(path);
+  await weighIn(tablet, 'A');
+  await expect(tablet.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
+  const back = await handOver(tablet);
+  await tablet.context().close();
+
+  await toBook(page);
+  await pick(page, back);
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByText(/batch changed there/)).toBeVisible();
+  await expectAccessible(page);
+  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByText(/^Taken in: /)).toBeVisible();
+  await expect(page.getByText('bundle taken in').first()).toBeVisible();
+  await page.goto(path);
+  await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
+});
+
+test('what both sides changed is asked about; a bundle that was spoilt changes nothing', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await openDemo(page);
+  await toBook(page);
+  const [whole] = [
+    await downloadedBytes(page, () => page.getByRole('button', { name: 'Back up now' }).click()),
+  ];
+  const tablet = await otherMachine(browser, baseURL);
+  await takeIn(tablet, whole);
+
+  const rename = async (at: Page, name: string) => {
+    await openPiece(at, 'Door numerals', 'survey');
+    await at.getByLabel('Name', { exact: true }).fill(name);
+    await at.getByRole('button', { name: /^Save/ }).click();
+    await expect(at.getByRole('heading', { level: 1, name })).toBeVisible();
+  };
+  await rename(page, 'Door numerals, desk');
+  await rename(tablet, 'Door numerals, tablet');
+  await toBook(tablet);
+  const back = await downloadedBytes(tablet, () =>
+    tablet.getByRole('button', { name: 'Back up now' }).click(),
+  );
+  await tablet.context().close();
+
+  await toBook(page);
+  await pick(page, Buffer.concat([back.subarray(0, back.length - 4000), Buffer.alloc(4000)]));
+  await expect(page.getByRole('alert').filter({ hasText: 'Nothing was changed' })).toBeVisible();
+
+  await pick(page, back);
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('button', { name: '1 to decide first' })).toBeDisabled();
+  await dialog
+    .getByRole('group', { name: /Door numerals/ })
+    .getByRole('button', { name: 'Take what comes' })
+    .click();
+  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByText(/^Taken in: /)).toBeVisible();
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: 'Pieces' })
+    .click();
+  await expect(
+    page.getByRole('heading', { level: 2, name: 'Door numerals, tablet' }),
+  ).toBeVisible();
+});

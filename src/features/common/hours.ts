@@ -1,0 +1,19 @@
+import type { Settings } from '@/records';
+
+/** Whether the language of this browser tells the hours by twelve. */
+const byTwelve = (): boolean =>
+  new Intl.DateTimeFormat(undefined, { hour: 'numeric' })
+    .resolvedOptions()
+    .hourCycle?.startsWith('h1') ?? false;
+
+let pattern = 'HH:mm';
+
+/** How the screens tell the time of day from now on: a choice of the whole application, like its language. */
+export function chooseHours(hours: Settings['hours']): void {
+  pattern = hours === '12' || (hours === 'auto' && byTwelve()) ? 'h:mm aaa' : 'HH:mm';
+}
+
+/** The time of day as date-fns writes it: `13:05` or `1:05 pm`. */
+export const hourMinute = (): string => pattern;
+/** With its seconds. */
+export const hourMinuteSecond = (): string => pattern.replace('mm', 'mm:ss');
