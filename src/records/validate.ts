@@ -38,6 +38,24 @@ export function rowFaults<T extends TableName>(table: T, row: unknown): RowFault
   return (meaning?.(row) ?? []).map(issueFault);
 }
 
+/** Joi names null among the types of a choice but not among its values: it is added there. */
+function withNulls(node: unknown): unknown {
+  if (Array.isArray(node)) return node.map(withNulls);
+  if (typeof node !== 'object' || node === null) return node;
+  const made = Object.fromEntries(Object.entries(node).map(([k, v]) => [k, withNulls(v)]));
+  const { type, enum: values } = made as { type?: unknown; enum?: unknown };
+  return Array.isArray(type) && type.includes('null') && Array.isArray(values)
+    ? { ...made, enum: [...values, null] }
+    : made;
+}
+
+/** The form of a row as JSON Schema; meaning between fields is not in it. */
+export const rowJsonSchema = (table: TableName): Record<string, unknown> =>
+  withNulls(SCHEMAS[table]['~standard'].jsonSchema.input({ target: 'draft-2020-12' })) as Record<
+    string,
+    unknown
+  >;
+
 /** Runs every schema once, so that the first real write does not wait for them to be made ready. */
 export function warmSchemas(): void {
   for (const table of TABLE_NAMES) SCHEMAS[table].validate({}, { abortEarly: false });

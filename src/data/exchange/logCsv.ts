@@ -1,19 +1,11 @@
-import Papa from 'papaparse';
 import type { Coat, LogEntry, Piece } from '@/records';
+import { csvOf, isoCell } from './csv';
 
 const COLUMNS = ['time', 'kind', 'piece', 'coat', 'by', 'text', 'figures', 'id', 'about'] as const;
 
-/** What a table program takes for the beginning of a formula, and the mark that says it is none. */
-const FORMULA = /^[=+\-@\t\r']/;
-const safeCell = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
-
-/** A cell of such a file as it was before it was made harmless. */
-export const plainCell = (cell: string): string => cell.replace(/^'(?=[=+\-@\t\r'])/, '');
-
 /**
- * The log as CSV by RFC 4180 (CRLF, quotes doubled), one entry a row, oldest first; instants in UTC
- * (ISO 8601), figures in SI with the unit in the name. A cell that a table program would run as a formula gets a
- * leading apostrophe, which `plainCell` takes off again. Source: OWASP, CSV injection (from memory).
+ * The log as CSV, one entry a row, oldest first; instants in UTC, figures in SI with the unit in the name, together for
+ * who reads and each in a column of its own for a machine.
  */
 export function logCsv(
   entries: readonly LogEntry[],
@@ -22,10 +14,11 @@ export function logCsv(
 ): string {
   const pieceNames = new Map(pieces.map((p) => [p.id, p.name]));
   const coatNames = new Map(coats.map((c) => [c.id, c.name]));
+  const figures = [...new Set(entries.flatMap((e) => Object.keys(e.figures)))].sort();
   const rows = [...entries]
     .sort((a, b) => a.seq - b.seq)
     .map((e) => [
-      new Date(e.atMs).toISOString(),
+      isoCell(e.atMs),
       e.kind,
       e.pieceId ? (pieceNames.get(e.pieceId) ?? '') : '',
       e.coatId ? (coatNames.get(e.coatId) ?? '') : '',
@@ -36,7 +29,7 @@ export function logCsv(
         .join('; '),
       e.id,
       e.aboutId ?? '',
-    ])
-    .map((cells) => cells.map(safeCell));
-  return Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n' }) + '\r\n';
+      ...figures.map((name) => (Object.hasOwn(e.figures, name) ? e.figures[name] : '')),
+    ]);
+  return csvOf([...COLUMNS, ...figures], rows);
 }

@@ -1,7 +1,7 @@
 'use client';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import { shopDb } from '@/data/db';
 import { useAct, useShop } from '@/data/hooks';
 import { noteBackup } from '@/data/repos/bench';
@@ -13,10 +13,20 @@ import { Button } from '@/ui/Button';
 import { ConfirmDialog } from '@/ui/ConfirmDialog';
 import { Panel } from '@/ui/Panel';
 import { saveFile } from '@/ui/saveFile';
+import { SelectField } from '@/ui/SelectField';
 import { FileFaults } from './FileFaults';
+import type { CsvTable } from './csvTables';
 import { HandOverPart } from './HandOverPart';
 import { MergeDialog } from './MergeDialog';
 import { useFileIntake } from './useFileIntake';
+
+const CSV_TYPE = 'text/csv;charset=utf-8';
+const TABLE_WORDS: Readonly<Record<CsvTable, string>> = {
+  pieces: 'Pieces',
+  coats: 'Coats',
+  ledger: 'Lines of the ledger',
+  readings: 'Readings of the room',
+};
 
 const stamp = () => formatDate(Date.now(), 'yyyy-MM-dd-HHmm');
 
@@ -30,7 +40,7 @@ function Exports() {
       const { logCsv } = await import('@/data/exchange/logCsv');
       const entries = await shopDb().log.orderBy('seq').toArray();
       const csv = logCsv(entries, shop.pieces, shop.coats);
-      saveFile(`bilamina-log-${stamp()}.csv`, 'text/csv;charset=utf-8', csv);
+      saveFile(`bilamina-log-${stamp()}.csv`, CSV_TYPE, csv);
     });
   const exportAll = () =>
     work.run('Exporting the shop', async (options) => {
@@ -38,11 +48,42 @@ function Exports() {
       saveFile(`bilamina-shop-${stamp()}.json`, 'application/json', file);
       await act('note the backup', noteBackup);
     });
+  const [table, setTable] = useState<CsvTable>('pieces');
+  const exportTable = () =>
+    work.run('Exporting the table', async () => {
+      const { csvTable } = await import('./csvTables');
+      const csv = csvTable(table, shop, Date.now());
+      saveFile(`bilamina-${table}-${stamp()}.csv`, CSV_TYPE, csv);
+    });
+  const exportCalendar = () =>
+    work.run('Making the calendar', async () => {
+      const [{ calendarText }, { shopDates }] = await Promise.all([
+        import('./calendarFile'),
+        import('@/shop/calendar'),
+      ]);
+      const nowMs = Date.now();
+      const text = calendarText(shopDates(shop, nowMs), nowMs);
+      saveFile(`bilamina-dates-${stamp()}.ics`, 'text/calendar;charset=utf-8', text);
+    });
   return (
     <>
       <BackUp />
-      <Button onClick={() => void exportLog()}>Export the log (CSV)</Button>
       <Button onClick={() => void exportAll()}>Export the whole shop (JSON)</Button>
+      <Button onClick={() => void exportCalendar()}>Dates for a calendar (ICS)</Button>
+      <Button onClick={() => void exportLog()}>Export the log (CSV)</Button>
+      <Flex gap="2" align="flex-end">
+        <Box flex="1">
+          <SelectField
+            label="Table"
+            options={(Object.keys(TABLE_WORDS) as CsvTable[]).map(
+              (name) => [name, TABLE_WORDS[name]] as const,
+            )}
+            value={table}
+            onChange={(e) => setTable(e.target.value as CsvTable)}
+          />
+        </Box>
+        <Button onClick={() => void exportTable()}>CSV</Button>
+      </Flex>
       <WorkState {...work} />
     </>
   );

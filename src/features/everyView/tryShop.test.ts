@@ -6,7 +6,8 @@ import {
   importShop,
   readShopFile,
 } from '@/data/exchange/shopFile';
-import { logCsv, plainCell } from '@/data/exchange/logCsv';
+import { plainCell } from '@/data/exchange/csv';
+import { logCsv } from '@/data/exchange/logCsv';
 import { contextAt, freshDb, shopWithCoat } from '@/data/test/shop';
 import { A, poured, started } from '@/data/test/wet';
 import { writeLogNote } from '@/data/repos/bench';
