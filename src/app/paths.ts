@@ -3,6 +3,7 @@ import { parse } from 'regexparam';
 /** Every address of Bilamina, the special before the general. */
 export const PATHS = [
   '/',
+  '/start',
   '/pieces',
   '/pieces/new',
   '/pieces/:id',

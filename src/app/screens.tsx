@@ -13,6 +13,7 @@ function screen<P extends object>(load: () => Promise<ComponentType<P>>): Compon
 }
 
 const Today = screen(() => import('@/features/today').then((m) => m.TodayScreen));
+const Start = screen(() => import('@/features/start').then((m) => m.StartScreen));
 const Pieces = screen(() => import('@/features/pieces').then((m) => m.PiecesScreen));
 const NewPiece = screen(() => import('@/features/survey').then((m) => m.NewPieceScreen));
 const Survey = screen(() => import('@/features/survey').then((m) => m.SurveyScreen));
@@ -40,6 +41,7 @@ type Draw = (id: string, search: URLSearchParams) => ReactNode;
 /** What is drawn at each address. */
 export const SCREENS: Readonly<Record<PlacePath, Draw>> = {
   '/': () => <Today />,
+  '/start': () => <Start />,
   '/pieces': () => <Pieces />,
   '/pieces/new': () => <NewPiece />,
   '/pieces/:id': (id) => <Onward href={`/pieces/${id}/coats`} />,

@@ -22,9 +22,15 @@ export function Welcome() {
           <Heading as="h2" fontSize="xl" mb="2">
             Start with your own
           </Heading>
-          <Box mb="4">First your resin’s data sheet, then a piece.</Box>
+          <Box mb="4">
+            What are you coating, how large is it, which resin: the volume stands beside your
+            answers. Or enter a whole data sheet, or a piece, first.
+          </Box>
           <Flex gap="3" wrap="wrap">
-            <Button asChild variant="ink">
+            <Button asChild variant="ink" minH="52px" fontSize="lg">
+              <Link href="/start">To the first volume</Link>
+            </Button>
+            <Button asChild>
               <Link href="/resins/new">Enter a resin</Link>
             </Button>
             <Button asChild>

@@ -26,7 +26,7 @@ import { formatOf, type Format } from '../common/useFormat';
 import { windowRows } from '../cure/model';
 import { pieceWords } from '../pieces/model';
 import { taskGroups } from '../prepare/model';
-import { draftOfResin, readSheet } from '../resins/model';
+import { draftOfResin, readSheet } from '../common/sheet/model';
 import { draftOfSettings } from '../settings/model';
 import { readStrip } from '../shell/stripModel';
 import { draftOf } from '../survey/draftOf';

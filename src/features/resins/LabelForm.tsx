@@ -5,8 +5,8 @@ import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import { TextField } from '@/ui/TextField';
-import { EMPTY_LABEL, sheetFromLabel, type LabelDraft } from './label';
-import type { SheetDraft } from './model';
+import { EMPTY_LABEL, sheetFromLabel, type LabelDraft } from '@/features/common/sheet/label';
+import type { SheetDraft } from '@/features/common/sheet/model';
 
 /** Four things that every label says: enough for a resin that can be used. */
 export function LabelForm({ onFill }: { onFill: (sheet: Partial<SheetDraft>) => void }) {

@@ -5,7 +5,12 @@ import type { UseFormReturn } from 'react-hook-form';
 import { useShop } from '@/data/hooks';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import { TIME_FIELDS, warmthOptions, type SheetDraft, type SheetField } from './model';
+import {
+  TIME_FIELDS,
+  warmthOptions,
+  type SheetDraft,
+  type SheetField,
+} from '@/features/common/sheet/model';
 
 function Group({ title, children }: { title: string; children: ReactNode }) {
   return (

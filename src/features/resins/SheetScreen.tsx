@@ -14,7 +14,13 @@ import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import { TextAreaField, TextField } from '@/ui/TextField';
-import { draftOfResin, readSheet, TYPICAL, type SheetDraft, type SheetField } from './model';
+import {
+  draftOfResin,
+  readSheet,
+  TYPICAL,
+  type SheetDraft,
+  type SheetField,
+} from '@/features/common/sheet/model';
 import { CupPanel } from './CupPanel';
 import { LotsPanel } from './LotsPanel';
 import { LearnedPanel } from './LearnedPanel';

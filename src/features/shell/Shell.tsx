@@ -13,6 +13,7 @@ import { Boundary } from '../common/trouble';
 import { BenchStrip } from './BenchStrip';
 import { UrgentStrip } from './UrgentStrip';
 import { DemoOnAsking } from './DemoOnAsking';
+import { Help } from './help/Help';
 import { PLACES } from './nav';
 import { NewVersionBar } from './NewVersionBar';
 import { OpeningShop, OvertakenBar } from './OpeningShop';
@@ -67,6 +68,7 @@ function Rail({ pathname }: { pathname: string }) {
           </Flex>
         );
       })}
+      <Help pathname={pathname} />
     </Flex>
   );
 }

@@ -1,7 +1,7 @@
-import { densityDoubtWords } from '@/features/common/densityDoubt';
+import { densityDoubtWords } from '../densityDoubt';
 import { asId, type Resin } from '@/records';
 import { draftOfResin, readSheet, TYPICAL } from './model';
-import { demoView, METRIC, plain } from '../test/shop';
+import { demoView, METRIC, plain } from '../../test/shop';
 
 const shop = demoView();
 

@@ -1,8 +1,8 @@
 import type { SheetTimes } from '@/core/resin';
 import { editText } from '@/core/units';
-import { FieldReader } from '@/features/common/fieldReader';
-import type { FormRead } from '@/features/common/formErrors';
-import type { Format } from '@/features/common/useFormat';
+import { FieldReader } from '../fieldReader';
+import type { FormRead } from '../formErrors';
+import type { Format } from '../useFormat';
 import { TIME_FIELDS, TYPICAL, type SheetDraft } from './model';
 
 /** What every label says. */

@@ -1,6 +1,6 @@
 import { checkSheet } from '@/core/resin';
 import { seededRandom } from '@/core/numeric';
-import { METRIC } from '../test/shop';
+import { METRIC } from '../../test/shop';
 import { EMPTY_LABEL, readRatio, sheetFromLabel } from './label';
 import { readSheet, TYPICAL } from './model';
 

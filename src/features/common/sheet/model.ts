@@ -13,9 +13,9 @@ import {
 } from '@/core/resin';
 import { editText, type Quantity } from '@/core/units';
 import type { Resin } from '@/records';
-import { FieldReader } from '@/features/common/fieldReader';
-import type { FormRead } from '@/features/common/formErrors';
-import type { Format } from '@/features/common/useFormat';
+import { FieldReader } from '../fieldReader';
+import type { FormRead } from '../formErrors';
+import type { Format } from '../useFormat';
 
 /** What is typed in a data sheet, as text. Names of times are those of the sheet. */
 export type SheetDraft = {

@@ -1,0 +1,18 @@
+import { GLOSSARY, searchTerms } from './glossary';
+
+describe('help', () => {
+  it('words stand once, by the alphabet, and a pointer leads to a word that is there', () => {
+    const words = GLOSSARY.map((t) => t.word.toLowerCase());
+    expect(new Set(words).size).toBe(words.length);
+    for (const { means } of GLOSSARY) {
+      const [, to] = /^See ([\w ]+)\.$/.exec(means) ?? [];
+      if (to) expect(words.some((w) => w.split(', ').includes(to))).toBe(true);
+    }
+  });
+  it('a search finds by the word and by its meaning, all words of it', () => {
+    expect(searchTerms('window').map((t) => t.word)).toContain('recoat window');
+    expect(searchTerms('nail leathery').map((t) => t.word)).toEqual(['leathery']);
+    expect(searchTerms('')).toHaveLength(GLOSSARY.length);
+    expect(searchTerms('zeppelin')).toEqual([]);
+  });
+});
