@@ -32,26 +32,39 @@ function Row({ named, onCorrect }: RowProps) {
   return (
     <Grid
       as="li"
-      templateColumns="74px 130px 150px minmax(0, 1fr) 60px 74px"
-      gap="3"
+      // Where there is no room for columns an entry takes two lines: when and what, then of which piece and by whom.
+      templateColumns={{
+        base: 'auto minmax(0, 1fr) auto',
+        xl: '84px 130px 150px minmax(0, 1fr) 60px 74px',
+      }}
+      templateAreas={{
+        base: '"time kind correct" "words words words" "piece piece by"',
+        xl: '"time kind piece words by correct"',
+      }}
+      columnGap="3"
       py="1.5"
       borderTopWidth="1px"
       borderColor="line"
       alignItems="baseline"
     >
-      <Figure fontSize="sm">{formatDate(entry.atMs, hourMinuteSecond())}</Figure>
-      <Box fontWeight="600" textDecoration={undone ? 'line-through' : undefined}>
+      <Figure gridArea="time" fontSize="sm">
+        {formatDate(entry.atMs, hourMinuteSecond())}
+      </Figure>
+      <Box gridArea="kind" fontWeight="600" textDecoration={undone ? 'line-through' : undefined}>
         {entry.kind}
       </Box>
-      <Box truncate>{piece}</Box>
-      <Box>
+      <Box gridArea="piece" color={{ base: 'ink2', xl: 'ink' }} truncate>
+        {piece}
+      </Box>
+      <Box gridArea="words">
         {entryWords(named, format)}
         {undone && <Box as="em"> (undone)</Box>}
       </Box>
-      <Box color="ink2" fontSize="sm" truncate>
+      <Box gridArea="by" color="ink2" fontSize="sm" truncate>
         {entry.by}
       </Box>
       <Button
+        gridArea="correct"
         size="sm"
         variant="quiet"
         onClick={() => onCorrect(entry)}

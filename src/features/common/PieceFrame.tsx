@@ -8,6 +8,7 @@ import { shapeBox, type Shape } from '@/core/geometry';
 import { useNow, useShop } from '@/data/hooks';
 import { readViews, type PieceView } from '@/shop/coatView';
 import { holdsOf, leftSteps, maskClocks } from '@/shop/prepView';
+import { StageBar } from './StageBar';
 import { useFormat, type Format } from './useFormat';
 
 export const STAGES = ['survey', 'prepare', 'coats', 'cure', 'inspect', 'finish'] as const;
@@ -27,50 +28,6 @@ function stageMark(stage: Stage, view: PieceView, held: number): string {
   if (stage === 'cure') return view.top ? view.top.state : '';
   if (stage === 'finish') return view.piece.closedMs === null ? '' : '✓ gone';
   return view.openDefects > 0 ? `${view.openDefects} open` : '';
-}
-
-const ARROW =
-  'polygon(0 0, calc(100% - 14px) 0, 100% 50%, calc(100% - 14px) 100%, 0 100%, 14px 50%)';
-const ARROW_FIRST = 'polygon(0 0, calc(100% - 14px) 0, 100% 50%, calc(100% - 14px) 100%, 0 100%)';
-
-function Stages({ view, stage, held }: { view: PieceView; stage: Stage; held: number }) {
-  return (
-    <Flex as="nav" aria-label="Stages of the piece" mb="4" gap="0.5">
-      {STAGES.map((s, i) => {
-        const here = s === stage;
-        const mark = stageMark(s, view, held);
-        return (
-          <Box
-            key={s}
-            asChild
-            minW="130px"
-            px="7"
-            py="2.5"
-            clipPath={i === 0 ? ARROW_FIRST : ARROW}
-            bg={here ? 'ink' : mark ? 'verdigrisPale' : 'amberWash'}
-            color={here ? 'card' : 'ink'}
-            fontFamily="heading"
-            fontWeight="600"
-            _focusVisible={{
-              outline: 'none',
-              bg: here ? 'slate' : 'amberSoft',
-              textDecoration: 'underline',
-            }}
-            _hover={{ bg: here ? 'ink' : 'amberPale' }}
-          >
-            <Link href={`/pieces/${view.piece.id}/${s}`} aria-current={here ? 'step' : undefined}>
-              <Box as="span" textTransform="capitalize">
-                {s}
-              </Box>{' '}
-              <Box as="span" fontWeight="500" fontSize="sm">
-                {mark}
-              </Box>
-            </Link>
-          </Box>
-        );
-      })}
-    </Flex>
-  );
 }
 
 /** Size of a shape in words: `600 × 400 mm`. */
@@ -134,7 +91,14 @@ export function PieceFrame({ pieceId, stage, children }: Props) {
             ` · ${sizeWords(area.shape, format)} · edge ${format.show(edgeHeightOf(area), 'length').text}`}
         </Box>
       </Flex>
-      <Stages view={view} stage={stage} held={held} />
+      <StageBar
+        stages={STAGES.map((s) => ({
+          stage: s,
+          href: `/pieces/${piece.id}/${s}`,
+          here: s === stage,
+          mark: stageMark(s, view, held),
+        }))}
+      />
       {children(view)}
     </Box>
   );

@@ -39,7 +39,11 @@ function Inspect({ view }: { view: PieceView }) {
     setAreaId(own.find((d) => d.id === id)?.at?.areaId ?? areaId);
   };
   return (
-    <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 380px' }} gap="4" alignItems="start">
+    <Grid
+      templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 380px' }}
+      gap="4"
+      alignItems="start"
+    >
       <Flex direction="column" gap="4" minW="0">
         <Panel as="section" aria-label="Plan with findings">
           <Flex gap="5" wrap="wrap">

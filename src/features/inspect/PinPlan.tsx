@@ -6,6 +6,7 @@ import { inBox, planBox, PlanPad } from '@/features/common/PlanPad';
 import { findingState } from '@/shop/findings';
 import { Button } from '@/ui/Button';
 import { DefectGlyph } from './DefectGlyph';
+import { useWidth } from '@/ui/useWidth';
 
 type At = NonNullable<Defect['at']>;
 
@@ -25,6 +26,8 @@ interface Props {
   readonly proposed: readonly At['point'][];
 }
 
+/** Room for edges round the plan, px. */
+const ROUND_PX = 10;
 const SIZE = 380;
 const PIN = 34;
 
@@ -36,8 +39,9 @@ export function PinPlan({ areas, area, onArea, fill, ...props }: Props) {
     const { x, y } = inBox(box, point);
     return { left: `calc(${x * 100}% - ${PIN / 2}px)`, top: `calc(${y * 100}% - ${PIN / 2}px)` };
   };
+  const [room, width] = useWidth<HTMLDivElement>();
   return (
-    <Box>
+    <Box ref={room}>
       {areas.length > 1 && (
         <Flex gap="2" mb="3" wrap="wrap">
           {areas.map((a) => (
@@ -54,7 +58,7 @@ export function PinPlan({ areas, area, onArea, fill, ...props }: Props) {
       )}
       <PlanPad
         area={area}
-        size={SIZE}
+        size={Math.min(SIZE, (width ?? SIZE) - 2 * ROUND_PX)}
         edgeKinds={edgeKindsOf(area)}
         fill={fill}
         verb="Place the finding: "

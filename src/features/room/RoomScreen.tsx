@@ -51,7 +51,17 @@ function Tiles({ nowMs }: { nowMs: number }) {
   const { room } = useShop();
   const format = useFormat();
   return (
-    <Grid templateColumns="repeat(6, 1fr)" bg="card" borderWidth="1px" borderColor="line" mb="4">
+    <Grid
+      templateColumns={{
+        base: 'repeat(2, minmax(0, 1fr))',
+        md: 'repeat(3, 1fr)',
+        lg: 'repeat(6, 1fr)',
+      }}
+      bg="card"
+      borderWidth="1px"
+      borderColor="line"
+      mb="4"
+    >
       {roomTiles(room, nowMs).map((tile) => (
         <Box key={tile.id} p="3" borderRightWidth="1px" borderColor="line" minW="0">
           <Box fontSize="sm" color="ink2">

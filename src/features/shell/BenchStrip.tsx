@@ -3,10 +3,12 @@ import { Box, Flex } from '@chakra-ui/react';
 import equal from 'fast-deep-equal';
 import dynamic from 'next/dynamic';
 import { Link } from '@/ui/Link';
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import { useNow, useShop } from '@/data/hooks';
 import { roomAir } from '@/shop/room';
+import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
+import { useWidth } from '@/ui/useWidth';
 import { Outline } from '../common/Outline';
 import { STATE_FILL } from '../common/stateWords';
 import { useFormat } from '../common/useFormat';
@@ -18,6 +20,9 @@ const RoomAlarmBar = dynamic(() => import('./RoomAlarmBar').then((m) => m.RoomAl
   ssr: false,
 });
 
+/** Room that one clock asks for, px. */
+const CLOCK_PX = 270;
+
 const saysTheSame = (a: { item: StripItem }, b: { item: StripItem }): boolean =>
   equal({ ...a.item, atMs: 0 }, { ...b.item, atMs: 0 });
 
@@ -27,22 +32,27 @@ const Clock = memo(function Clock({ item }: { item: StripItem }) {
     <Flex
       asChild
       align="center"
-      gap="3"
-      px="4"
-      flex="0 0 auto"
-      minW="300px"
-      maxW="440px"
+      wrap={{ base: 'wrap', md: 'nowrap' }}
+      columnGap="3"
+      px="3"
+      py="1.5"
+      flex={`1 1 ${CLOCK_PX}px`}
+      minW={`min(100%, ${CLOCK_PX}px)`}
+      maxW="420px"
+      minH="56px"
       borderRightWidth="1px"
       borderColor="line"
       _hover={{ bg: 'amberWash' }}
     >
       <Link href={item.href}>
-        {item.area && <Outline shape={item.area.shape} size={32} fill={STATE_FILL[item.state]} />}
-        <Box minW="0" flex="1">
+        <Box display={{ base: 'none', md: 'block' }}>
+          {item.area && <Outline shape={item.area.shape} size={32} fill={STATE_FILL[item.state]} />}
+        </Box>
+        <Box minW="0" flex={{ base: '1 1 100%', md: '1' }}>
           <Box fontFamily="heading" fontWeight="600" truncate>
             {item.title}
           </Box>
-          <Box fontSize="xs" color="ink2" truncate>
+          <Box fontSize="xs" color="ink2" truncate display={{ base: 'none', md: 'block' }}>
             {item.text}
           </Box>
         </Box>
@@ -66,6 +76,11 @@ export function BenchStrip() {
   const now = useNow();
   const { show } = useFormat();
   const { items, troubles } = readStrip(shop, now);
+  const [row, width] = useWidth<HTMLDivElement>();
+  const [all, setAll] = useState(false);
+  // The most urgent come first: what has no room waits behind a key.
+  const fits = Math.max(1, Math.floor((width ?? 0) / CLOCK_PX));
+  const shown = all ? items : items.slice(0, fits);
   return (
     <>
       <Flex
@@ -79,15 +94,8 @@ export function BenchStrip() {
         top="0"
         zIndex="strip"
       >
-        <Flex
-          flex="1"
-          minW="0"
-          overflowX="auto"
-          tabIndex={items.length > 3 ? 0 : undefined}
-          role="group"
-          aria-label="Clocks"
-        >
-          {items.map((item) => (
+        <Flex ref={row} flex="1" minW="0" wrap="wrap" role="group" aria-label="Clocks">
+          {shown.map((item) => (
             <Clock key={item.key} item={item} />
           ))}
           {items.length === 0 && (
@@ -96,21 +104,22 @@ export function BenchStrip() {
             </Flex>
           )}
         </Flex>
-        {items.length > 3 && (
-          <Flex
-            align="center"
+        {fits < items.length && (
+          <Button
+            variant="quiet"
+            flex="0 0 auto"
+            alignSelf="stretch"
             px="3"
             fontSize="sm"
-            color="ink2"
-            whiteSpace="nowrap"
-            flex="0 0 auto"
+            aria-expanded={all}
+            onClick={() => setAll(!all)}
           >
-            {items.length} clocks
-          </Flex>
+            {all ? 'Fewer' : `${items.length - fits} more`}
+          </Button>
         )}
         <Flex
           align="center"
-          px="4"
+          px={{ base: '2', md: '4' }}
           gap="2"
           borderLeftWidth="1px"
           borderColor="line"

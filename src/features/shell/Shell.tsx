@@ -32,16 +32,21 @@ function Rail({ pathname }: { pathname: string }) {
     <Flex
       as="nav"
       aria-label="Places"
-      direction="column"
-      width="84px"
+      direction={{ base: 'row', md: 'column' }}
+      width={{ base: '100%', md: '84px' }}
       flexShrink={0}
-      borderRightWidth="1px"
-      borderColor="line"
-      position="sticky"
-      top="59px"
+      bg={{ base: 'card', md: 'transparent' }}
+      borderRightWidth={{ base: '0', md: '1px' }}
+      borderTopWidth={{ base: '1.5px', md: '0' }}
+      borderColor={{ base: 'ink', md: 'line' }}
+      position={{ base: 'fixed', md: 'sticky' }}
+      top={{ base: 'auto', md: '59px' }}
+      bottom={{ base: '0', md: 'auto' }}
+      left="0"
+      zIndex={{ base: 'strip', md: 'auto' }}
       alignSelf="flex-start"
-      height="calc(100vh - 59px)"
-      pt="2"
+      height={{ base: 'auto', md: 'calc(100vh - 59px)' }}
+      pt={{ base: '0', md: '2' }}
     >
       {PLACES.map(({ href, label, icon: Icon }) => {
         const here = isHere(pathname, href);
@@ -52,12 +57,15 @@ function Rail({ pathname }: { pathname: string }) {
             direction="column"
             align="center"
             gap="1"
-            py="3"
-            fontSize="sm"
+            flex={{ base: '1 1 0', md: '0 0 auto' }}
+            minW="0"
+            py={{ base: '1.5', md: '3' }}
+            fontSize={{ base: 'xs', md: 'sm' }}
             fontWeight={here ? '600' : '500'}
             color={here ? 'ink' : 'ink2'}
             bg={here ? 'amberWash' : 'transparent'}
-            borderLeftWidth="4px"
+            borderLeftWidth={{ base: '0', md: '4px' }}
+            borderTopWidth={{ base: '4px', md: '0' }}
             borderColor={here ? 'amber' : 'transparent'}
             _hover={{ bg: 'amberWash' }}
           >
@@ -100,7 +108,17 @@ function Frame({ pathname, children }: { pathname: string; children: ReactNode }
       <ReadTroubleBar />
       <Flex align="flex-start">
         <Rail pathname={pathname} />
-        <Box as="main" id={WORK} tabIndex={-1} outline="none" flex="1" minW="0" px="5" py="4">
+        <Box
+          as="main"
+          id={WORK}
+          tabIndex={-1}
+          outline="none"
+          flex="1"
+          minW="0"
+          px={{ base: '3', md: '5' }}
+          pt="4"
+          pb={{ base: '24', md: '4' }}
+        >
           {place}
         </Box>
       </Flex>

@@ -17,9 +17,12 @@ export function Help({ pathname }: { pathname: string }) {
         variant="quiet"
         flexDirection="column"
         gap="1"
-        width="100%"
-        py="3"
-        fontSize="sm"
+        width={{ base: 'auto', md: '100%' }}
+        flex={{ base: '1 1 0', md: '0 0 auto' }}
+        minW="0"
+        px="1"
+        py={{ base: '1.5', md: '3' }}
+        fontSize={{ base: 'xs', md: 'sm' }}
         fontFamily="body"
         fontWeight="500"
         color="ink2"

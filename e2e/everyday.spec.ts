@@ -1,0 +1,127 @@
+import type { Page } from '@playwright/test';
+import { expect, expectAccessible, openDemo, openPiece, test } from './bench';
+
+test('from an empty shop to the first volume in three answers, and on to the bench', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('link', { name: 'To the first volume' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'First coat' })).toBeFocused();
+  const volume = page.getByRole('region', { name: 'First volume' });
+  await expect(volume.getByText('Say how large it is')).toBeVisible();
+  await page.getByLabel('Support').selectOption('tile');
+  await page.getByLabel('Width').fill('500');
+  await page.getByLabel('Depth').fill('400');
+  await expect(volume.getByText('Assumed, until you say more')).toBeVisible();
+  await expect(volume.getByText(/starter of no maker/).first()).toBeVisible();
+  await expectAccessible(page);
+  // The same ledger as on the bench: what is told here is what stands there.
+  const told = (await volume.locator('[aria-live=polite]').textContent()) ?? '';
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'First tile' })).toBeVisible();
+  await expect(page.getByText(told).first()).toBeVisible();
+});
+
+test('a wrong size is told at its field, and nothing is lost', async ({ page }) => {
+  await page.goto('/start');
+  await page.getByLabel('Width').fill('wide');
+  await page.getByLabel('What you call it').fill('Sill');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page.getByLabel('Width')).toHaveAttribute('aria-invalid', 'true');
+  await expect(page.getByLabel('Depth')).toHaveAttribute('aria-invalid', 'true');
+  await expect(page.getByLabel('What you call it')).toHaveValue('Sill');
+});
+
+test('help: by its key, what the place is for, a word, the keys; and back to where one was', async ({
+  page,
+}) => {
+  await openDemo(page, '/resins');
+  await expect(page.getByRole('heading', { level: 1, name: 'Resins' })).toBeVisible();
+  await page.keyboard.press('?');
+  const help = page.getByRole('dialog', { name: 'Help' });
+  await expect(help.getByText(/^Resins: data sheets/)).toBeVisible();
+  await help.getByLabel('A word').fill('recoat window');
+  await expect(help.getByRole('term').filter({ hasText: 'recoat window' })).toBeVisible();
+  await expectAccessible(page);
+  // Where something is typed it is a letter.
+  await help.getByLabel('A word').press('?');
+  await expect(help.getByLabel('A word')).toHaveValue('recoat window?');
+  await page.keyboard.press('Escape');
+  await expect(help).toHaveCount(0);
+});
+
+test('by key: past the clocks to the work, and focus begins at the heading of each place', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Next, in order' })).toBeVisible();
+  await expect(page).toHaveTitle('Today · Bilamina');
+  await page.keyboard.press('Tab');
+  const skip = page.getByRole('link', { name: 'To the work' });
+  await expect(skip).toBeFocused();
+  await expect(skip).toBeInViewport();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('main')).toBeFocused();
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: 'Room' })
+    .press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: 'Room' })).toBeFocused();
+  await expect(page).toHaveTitle('Room · Bilamina');
+  // Said once to who listens.
+  await expect(page.locator('[data-announcer]')).toHaveText('Room');
+  await page.goBack();
+  await expect(page.getByRole('heading', { level: 1 })).toBeFocused();
+  await expect(page).toHaveTitle('Today · Bilamina');
+});
+
+const PLACES = ['/', '/pieces', '/resins', '/room', '/book', '/settings', '/start'] as const;
+const STAGES = ['survey', 'prepare', 'coats', 'cure', 'inspect', 'finish'] as const;
+/** Every place of the demo shop and every stage of one of its pieces, one after the other. */
+async function eachPlace(page: Page, look: (path: string) => Promise<void>): Promise<void> {
+  await openDemo(page);
+  await openPiece(page, 'Viaduct painting', 'coats');
+  const piece = new URL(page.url()).pathname.replace(/coats$/, '');
+  for (const path of [...PLACES, ...STAGES.map((s) => piece + s)]) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await look(path);
+  }
+}
+
+test('no place scrolls sideways, from 390 to 1440 px', async ({ page }) => {
+  await eachPlace(page, async (path) => {
+    for (const width of [390, 640, 768, 1024, 1280, 1440]) {
+      await page.setViewportSize({ width, height: 800 });
+      const over = () =>
+        page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      await expect.poll(over, { message: `${path} at ${width}` }).toBeLessThanOrEqual(0);
+    }
+  });
+});
+
+test.describe('a dim room', () => {
+  test.use({ colorScheme: 'dark' });
+  test('every place follows the system into the dark, and passes axe', async ({ page }) => {
+    await eachPlace(page, async () => {
+      await expect(page.locator('html')).toHaveAttribute('data-look', 'dark');
+      await expectAccessible(page);
+    });
+  });
+  test('a look that was chosen holds against the system', async ({ page }) => {
+    await openDemo(page, '/settings');
+    await page.getByLabel('Look of Bilamina').selectOption('paper');
+    await expect(page.locator('html')).not.toHaveAttribute('data-look', /./);
+    await page.reload();
+    await expect(page.getByRole('heading', { level: 1, name: 'Settings' })).toBeVisible();
+    await expect(page.locator('html')).not.toHaveAttribute('data-look', /./);
+  });
+});
+
+test('hours by twelve, where they are chosen', async ({ page }) => {
+  await openDemo(page, '/settings');
+  await page.getByLabel('Hours of the day').selectOption('12');
+  await page.goto('/');
+  await expect(page.getByRole('heading', { level: 1, name: /, 1:\d\d pm$/ })).toBeVisible();
+});

@@ -1,0 +1,16 @@
+'use client';
+import { useEffect, useRef, useState, type RefObject } from 'react';
+
+/** Width of an element as it is drawn, px; null before it is. */
+export function useWidth<E extends Element>(): [RefObject<E | null>, number | null] {
+  const ref = useRef<E>(null);
+  const [width, setWidth] = useState<number | null>(null);
+  useEffect(() => {
+    const element = ref.current;
+    if (!element) return;
+    const observer = new ResizeObserver(([entry]) => setWidth(entry?.contentRect.width ?? null));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  return [ref, width];
+}
