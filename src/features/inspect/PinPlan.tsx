@@ -29,6 +29,8 @@ interface Props {
 /** Room for edges round the plan, px. */
 const ROUND_PX = 10;
 const SIZE = 380;
+/** Smaller a face cannot be pointed at. */
+const LEAST = 120;
 const PIN = 34;
 
 /** The plan of one area with what was found on it; a tap on it is the place of the next finding. */
@@ -58,7 +60,7 @@ export function PinPlan({ areas, area, onArea, fill, ...props }: Props) {
       )}
       <PlanPad
         area={area}
-        size={Math.min(SIZE, (width ?? SIZE) - 2 * ROUND_PX)}
+        size={Math.max(LEAST, Math.min(SIZE, (width ?? SIZE) - 2 * ROUND_PX))}
         edgeKinds={edgeKindsOf(area)}
         fill={fill}
         verb="Place the finding: "

@@ -145,7 +145,16 @@ function SkipLink() {
       transform="translateY(-200%)"
       _focusVisible={{ transform: 'none' }}
     >
-      <a href={`#${WORK}`}>To the work</a>
+      <a
+        href={`#${WORK}`}
+        onClick={(event) => {
+          // No step of the history: going back leads to the place before.
+          event.preventDefault();
+          document.getElementById(WORK)?.focus();
+        }}
+      >
+        To the work
+      </a>
     </Box>
   );
 }
