@@ -4,11 +4,11 @@ import { expect, mixStirred, openDemo, openPiece, pressMain, test } from './benc
 /** A server of this test’s own, so that it can be stopped; gone when the test is over. */
 const own = test.extend<{ server: { origin: string; stop: () => Promise<void> } }>({
   // The fixture’s name for a page’s origin is the configured one; this test has another.
-  baseURL: async ({}, use, info) => {
-    await use(`http://127.0.0.1:${4300 + info.parallelIndex}`);
+  baseURL: async ({}, give, info) => {
+    await give(`http://127.0.0.1:${4300 + info.parallelIndex}`);
   },
   serviceWorkers: 'allow',
-  server: async ({ baseURL }, use) => {
+  server: async ({ baseURL }, give) => {
     const origin = baseURL ?? '';
     const port = new URL(origin).port;
     const child: ChildProcess = spawn(
@@ -24,7 +24,7 @@ const own = test.extend<{ server: { origin: string; stop: () => Promise<void> } 
       child.kill();
       await ended;
     };
-    await use({ origin, stop });
+    await give({ origin, stop });
     await stop();
   },
 });

@@ -38,6 +38,8 @@ const zonesOf = (root) => {
       [
         ...['./core', './records', './shop', './data', './devices', './ui', './features'],
         ...['./workers/client.ts', './workers/shopClient.ts', './demo/index.ts'],
+        // What the worker of the shop is made with.
+        ...['./workers/job.ts', './workers/jobServer.ts'],
       ],
       'features import core, records, shop, data, ui and workers/client',
     ),
@@ -176,7 +178,8 @@ export const lintConfig = (root) =>
           },
           {
             selector: "NewExpression[callee.name='Worker']",
-            message: 'new Worker stands in workers/client.ts, shopClient.ts and threadPool.ts only.',
+            message:
+              'new Worker stands in workers/client.ts, shopClient.ts and threadPool.ts only.',
           },
         ],
       },

@@ -1,14 +1,14 @@
 import { formatOf } from '@/features/common/useFormat';
 import { DEFAULT_SETTINGS } from '@/records';
 import { splitOf } from '@/shop/coatView';
-import { FIRST_DRAFT, firstDraft, firstVolume, readFirst, STARTERS } from './firstCoat';
+import { firstDraft, firstVolume, readFirst, STARTERS, type FirstDraft } from './firstCoat';
 
 const METRIC = formatOf(DEFAULT_SETTINGS);
 const US = formatOf({ ...DEFAULT_SETTINGS, units: 'us' });
 const NOW = Date.UTC(2026, 10, 24, 9);
-const read = (draft: Partial<typeof FIRST_DRAFT>, format = METRIC) =>
+const read = (draft: Partial<FirstDraft>, format = METRIC) =>
   readFirst({ ...firstDraft(format), ...draft }, format);
-const sound = (draft: Partial<typeof FIRST_DRAFT>, format = METRIC) => {
+const sound = (draft: Partial<FirstDraft>, format = METRIC) => {
   const told = read(draft, format);
   if (!told.ok) throw new Error(JSON.stringify(told.errors));
   return told.value;

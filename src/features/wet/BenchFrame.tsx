@@ -119,8 +119,8 @@ export function BenchFrame({
   const now = useNow();
   const alarms = useAlarms(view, now);
   useAwake();
-  const { benchLook } = useShop().settings;
-  useLook(benchLook);
+  useLook(useShop().settings.benchLook);
+  const names = view.coats.map((c) => c.piece.name).join(', ');
   return (
     <Flex
       direction="column"
@@ -142,14 +142,11 @@ export function BenchFrame({
       >
         <Flex align="baseline" gap="4" wrap="wrap">
           <PageHeading title={title} fontSize="2xl" />
-          <Box color="ink2">for {view.coats.map((c) => c.piece.name).join(', ')}</Box>
+          <Box color="ink2">for {names}</Box>
         </Flex>
         <Flex align="center" gap="2">
           <StepTrail view={view} />
-          <HandOver
-            what={{ kind: 'session', id: view.session.id }}
-            name={view.coats.map((c) => c.piece.name).join(', ')}
-          />
+          <HandOver what={{ kind: 'session', id: view.session.id }} name={names} />
           <LookKey />
           <SoundKey />
           <ThrowAway view={view} />
