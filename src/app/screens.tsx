@@ -9,7 +9,7 @@ const loads: (() => Promise<unknown>)[] = [];
 /** A screen that is fetched when it is first visited, or before, when nothing else is to be done. */
 function screen<P extends object>(load: () => Promise<ComponentType<P>>): ComponentType<P> {
   loads.push(load);
-  return dynamic(load, { ssr: false });
+  return dynamic(load, { ssr: false, loading: () => <p className="opening">Opening …</p> });
 }
 
 const Today = screen(() => import('@/features/today').then((m) => m.TodayScreen));

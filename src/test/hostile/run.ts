@@ -2,6 +2,13 @@ import { readFileSync } from 'node:fs';
 import { outlineFromDrawing, readDxf, readSvg } from '@/core/exchange';
 import { measureShape, workRegion } from '@/core/geometry';
 import { seededRandom } from '@/core/numeric';
+import { readBundle } from '@/data/exchange/bundle';
+import { compareBundle } from '@/data/exchange/bundle/threeWay';
+import type { AnyTables } from '@/data/migrations';
+import { calendarText } from '@/features/book/calendarFile';
+import { CSV_TABLES, csvTable } from '@/features/book/csvTables';
+import { shopDates } from '@/shop/calendar';
+import { hostileBundle } from './bundles';
 import { readShopFile } from '@/data/exchange/shopFile';
 import { shopOf, tryShop } from '@/features/everyView/tryShop';
 import { LARGEST_ANSWER, serveJob } from '@/workers/serveJob';
@@ -44,6 +51,28 @@ function shopAttempt(): Attempt {
     const tried = await tryShop(read.tables, nowMs);
     if (tried.length > 0) return because(faultless(tried), false);
     const broken = brokenViews(shopOf(read.tables));
+    return because(broken[0] && `accepted, but ${broken[0]}`, true);
+  };
+}
+
+/** A bundle that is taken is one that can be merged and shown; its dates go into a calendar, its tables into CSV. */
+function bundleAttempt(): Attempt {
+  const base = smallShop();
+  return async (random) => {
+    const read = await readBundle(hostileBundle(random, base), () => Promise.resolve());
+    if (!read.ok) return because(faultless(read.faults), false);
+    const tables = read.bundle.rows as unknown as AnyTables;
+    const tried = await tryShop(tables, nowMs);
+    if (tried.length > 0) return because(faultless(tried), false);
+    const shop = shopOf(tables);
+    const plan = compareBundle(read.bundle.rows, read.bundle.rows, {});
+    if (plan.some((u) => u.fate !== 'same'))
+      return because('accepted, but it differs from itself', true);
+    const dates = shopDates(shop, nowMs);
+    const told = calendarText(dates, nowMs).match(/BEGIN:VEVENT/g)?.length ?? 0;
+    if (told !== dates.length) return because('accepted, but its calendar lacks a date', true);
+    for (const table of CSV_TABLES) csvTable(table, shop, nowMs);
+    const broken = brokenViews(shop);
     return because(broken[0] && `accepted, but ${broken[0]}`, true);
   };
 }
@@ -128,7 +157,8 @@ async function run(
 export async function runHostile(total: number, seed: number): Promise<HostileRow[]> {
   const share = (part: number) => Math.round(total * part);
   return [
-    await run('shop files', seed + 1, share(0.34), shopAttempt()),
+    await run('shop files', seed + 1, share(0.22), shopAttempt()),
+    await run('bundles', seed + 5, share(0.12), bundleAttempt()),
     await run('SVG', seed + 2, share(0.2), drawingAttempt(readSvg, hostileSvg)),
     await run('DXF', seed + 3, share(0.2), drawingAttempt(readDxf, hostileDxf)),
     await run('requests', seed + 4, share(0.26), requestAttempt()),
