@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, openDemo, openPiece, test } from './bench';
+import { downloaded, expect, expectAccessible, openDemo, openPiece, test } from './bench';
 
 test('from an empty shop to the first volume in three answers, and on to the bench', async ({
   page,
@@ -122,6 +122,35 @@ test.describe('a dim room', () => {
 test('hours by twelve, where they are chosen', async ({ page }) => {
   await openDemo(page, '/settings');
   await page.getByLabel('Hours of the day').selectOption('12');
+  await expect(
+    page.getByRole('region', { name: 'Bench strip' }).getByText(/ pm$/).first(),
+  ).toBeVisible();
   await page.goto('/');
   await expect(page.getByRole('heading', { level: 1, name: /, 1:\d\d pm$/ })).toBeVisible();
+});
+
+test('an opened number is copied with its unit, as it is shown', async ({ page, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await openDemo(page);
+  await openPiece(page, 'Viaduct painting', 'coats');
+  const number = page.getByRole('button', { name: /^Film on the face: how it is worked out/ });
+  const shown = ((await number.textContent()) ?? '').replace(/\s+/g, ' ').trim();
+  expect(shown).toMatch(/\d ml$/);
+  await number.click();
+  await page.getByRole('button', { name: 'Copy the number' }).click();
+  await expect(page.getByText(/ copied$/)).toBeVisible();
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toBe(shown);
+});
+
+test('dates leave as a calendar, tables as CSV', async ({ page }) => {
+  await openDemo(page, '/book');
+  const ics = await downloaded(page, () => page.getByRole('button', { name: /calendar/ }).click());
+  expect(ics).toContain('BEGIN:VCALENDAR');
+  expect(ics).toContain('Viaduct painting: Recoat without sanding');
+  await page.getByLabel('Table').selectOption('coats');
+  const csv = await downloaded(page, () =>
+    page.getByRole('button', { name: 'CSV', exact: true }).click(),
+  );
+  expect(csv.split('\r\n')[0]).toContain('film_m');
+  expect(csv).toContain('Viaduct painting,Flood 1');
 });

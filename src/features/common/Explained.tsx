@@ -1,8 +1,9 @@
 'use client';
 import { Box, chakra, Popover, Portal, type HTMLChakraProps } from '@chakra-ui/react';
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode, type RefObject } from 'react';
 import type { Explanation } from '@/core/explain';
 import type { Quantity } from '@/core/units';
+import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { useFormat } from './useFormat';
 
@@ -60,7 +61,36 @@ function Trigger({ title, ...rest }: { title: string } & HTMLChakraProps<'button
   );
 }
 
-function Opened({ explanation, quantity, footer }: Omit<Props, 'children'>) {
+/** Takes the number with its unit along, as it is shown. */
+function Copy({ shown }: { shown: RefObject<HTMLElement | null> }) {
+  const [copied, setCopied] = useState('');
+  const copy = async () => {
+    // Plain spaces: another program need not know the narrow ones.
+    const text = (shown.current?.textContent ?? '').replace(/\s+/g, ' ').trim();
+    try {
+      await navigator.clipboard.writeText(text);
+      setCopied(`✓ ${text} copied`);
+    } catch {
+      setCopied('The browser does not let it be copied.');
+    }
+  };
+  return (
+    <Box mt="2">
+      <Button size="sm" onClick={() => void copy()}>
+        Copy the number
+      </Button>{' '}
+      <Box as="span" role="status" fontSize="sm">
+        {copied}
+      </Box>
+    </Box>
+  );
+}
+
+interface OpenedProps extends Omit<Props, 'children'> {
+  readonly shown: RefObject<HTMLElement | null>;
+}
+
+function Opened({ explanation, quantity, footer, shown }: OpenedProps) {
   const { show } = useFormat();
   const { title, formula, source, sigma, note } = explanation;
   return (
@@ -87,6 +117,7 @@ function Opened({ explanation, quantity, footer }: Omit<Props, 'children'>) {
           <Box fontSize="xs" color="ink2" mt="2">
             Source: {source}
           </Box>
+          <Copy shown={shown} />
           {footer}
         </Popover.Body>
       </Popover.Content>
@@ -97,6 +128,7 @@ function Opened({ explanation, quantity, footer }: Omit<Props, 'children'>) {
 /** A number that opens to its formula, inputs, source and uncertainty. */
 export function Explained({ explanation, quantity, footer, children }: Props) {
   const [wanted, setWanted] = useState(false);
+  const shown = useRef<HTMLSpanElement>(null);
   const { title } = explanation;
   // A screen holds dozens of these: the popover is made when it is first asked for.
   if (!wanted)
@@ -119,10 +151,12 @@ export function Explained({ explanation, quantity, footer, children }: Props) {
       positioning={{ placement: footer ? 'left' : 'bottom-end' }}
     >
       <Popover.Trigger asChild>
-        <Trigger title={title}>{children}</Trigger>
+        <Trigger title={title}>
+          <span ref={shown}>{children}</span>
+        </Trigger>
       </Popover.Trigger>
       <Portal>
-        <Opened explanation={explanation} quantity={quantity} footer={footer} />
+        <Opened explanation={explanation} quantity={quantity} footer={footer} shown={shown} />
       </Portal>
     </Popover.Root>
   );

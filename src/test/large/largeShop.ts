@@ -94,6 +94,7 @@ export function largeShop(nowMs: number, pieces: number = LARGE.pieces): string 
       lots: [],
       swatches: [],
       drafts: [],
+      shares: [],
       defects: [],
       photos: [],
       tasks,

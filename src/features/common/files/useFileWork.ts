@@ -37,7 +37,7 @@ export function useFileWork(): FileWork {
       return true;
     } catch (error) {
       const reason = error instanceof Error ? error.message : String(error);
-      if (!isStopped(error)) setTrouble(`${what} did not work: ${reason}`);
+      if (!isStopped(error)) setTrouble(`${what} did not work: ${reason}. Nothing was changed.`);
       return false;
     } finally {
       under.current = null;
