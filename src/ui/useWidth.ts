@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef, useState, type RefObject } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore, type RefObject } from 'react';
 
 /** Width of an element as it is drawn, px; null before it is. */
 export function useWidth<E extends Element>(): [RefObject<E | null>, number | null] {
@@ -14,3 +14,16 @@ export function useWidth<E extends Element>(): [RefObject<E | null>, number | nu
   }, []);
   return [ref, width];
 }
+
+const onResize = (tell: () => void): (() => void) => {
+  window.addEventListener('resize', tell);
+  return () => window.removeEventListener('resize', tell);
+};
+
+/** Width of the window, px. */
+export const useViewportWidth = (): number =>
+  useSyncExternalStore(
+    onResize,
+    () => window.innerWidth,
+    () => 1280,
+  );

@@ -6,7 +6,7 @@ import { inBox, planBox, PlanPad } from '@/features/common/PlanPad';
 import { findingState } from '@/shop/findings';
 import { Button } from '@/ui/Button';
 import { DefectGlyph } from './DefectGlyph';
-import { useWidth } from '@/ui/useWidth';
+import { useViewportWidth } from '@/ui/useWidth';
 
 type At = NonNullable<Defect['at']>;
 
@@ -26,11 +26,9 @@ interface Props {
   readonly proposed: readonly At['point'][];
 }
 
-/** Room for edges round the plan, px. */
-const ROUND_PX = 10;
+/** What the frame takes from a narrow window beside the plan, px. */
+const ROUND_PX = 76;
 const SIZE = 380;
-/** Smaller a face cannot be pointed at. */
-const LEAST = 120;
 const PIN = 34;
 
 /** The plan of one area with what was found on it; a tap on it is the place of the next finding. */
@@ -41,9 +39,9 @@ export function PinPlan({ areas, area, onArea, fill, ...props }: Props) {
     const { x, y } = inBox(box, point);
     return { left: `calc(${x * 100}% - ${PIN / 2}px)`, top: `calc(${y * 100}% - ${PIN / 2}px)` };
   };
-  const [room, width] = useWidth<HTMLDivElement>();
+  const width = useViewportWidth();
   return (
-    <Box ref={room}>
+    <Box>
       {areas.length > 1 && (
         <Flex gap="2" mb="3" wrap="wrap">
           {areas.map((a) => (
@@ -60,7 +58,7 @@ export function PinPlan({ areas, area, onArea, fill, ...props }: Props) {
       )}
       <PlanPad
         area={area}
-        size={Math.max(LEAST, Math.min(SIZE, (width ?? SIZE) - 2 * ROUND_PX))}
+        size={Math.min(SIZE, width - ROUND_PX)}
         edgeKinds={edgeKindsOf(area)}
         fill={fill}
         verb="Place the finding: "

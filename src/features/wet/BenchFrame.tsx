@@ -105,6 +105,18 @@ interface Props {
   readonly children: ReactNode;
 }
 
+/** What is done now, and for which pieces: as much of their names as there is room for. */
+function Title({ title, names }: { title: string; names: string }) {
+  return (
+    <Flex align="baseline" gap="4" flex="1 1 200px" minW="0" whiteSpace="nowrap">
+      <PageHeading title={title} fontSize="2xl" />
+      <Box color="ink2" truncate>
+        for {names}
+      </Box>
+    </Flex>
+  );
+}
+
 /** Full screen at the bench: what to do on top, the clock and the large targets at the bottom. */
 export function BenchFrame({
   view,
@@ -140,13 +152,10 @@ export function BenchFrame({
         gap="4"
         wrap="wrap"
       >
-        <Flex align="baseline" gap="4" wrap="wrap">
-          <PageHeading title={title} fontSize="2xl" />
-          <Box color="ink2">for {names}</Box>
-        </Flex>
+        <Title title={title} names={names} />
         <Flex align="center" gap="2">
           <StepTrail view={view} />
-          <HandOver what={{ kind: 'session', id: view.session.id }} name={names} />
+          <HandOver what={{ kind: 'session', id: view.session.id }} name={names} small />
           <LookKey />
           <SoundKey />
           <ThrowAway view={view} />
