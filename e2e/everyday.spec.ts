@@ -154,3 +154,87 @@ test('dates leave as a calendar, tables as CSV', async ({ page }) => {
   expect(csv.split('\r\n')[0]).toContain('film_m');
   expect(csv).toContain('Viaduct painting,Flood 1');
 });
+
+/** What the keyboard is on, by its label or its words. */
+const focused = (page: Page): Promise<string> =>
+  page.evaluate(() => {
+    const on = document.activeElement as HTMLInputElement | null;
+    return (on?.getAttribute('aria-label') ?? on?.labels?.[0]?.textContent ?? on?.textContent ?? '')
+      .trim()
+      .slice(0, 60);
+  });
+
+test('by keyboard alone from an empty shop to a logged pour, in under 120 keys', async ({
+  page,
+}) => {
+  test.slow();
+  let keys = 0;
+  const press = async (...names: string[]) => {
+    for (const name of names) await page.keyboard.press(name);
+    keys += names.length;
+  };
+  /** Tab after tab until the keyboard is where it is wanted. */
+  const tabTo = async (wanted: RegExp) => {
+    for (let i = 0; i < 80 && !wanted.test(await focused(page)); i += 1) await press('Tab');
+    expect(await focused(page)).toMatch(wanted);
+  };
+  const at = (title: RegExp) =>
+    expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
+  /** A main key of the bench, once it takes keys. */
+  const main = async (name: RegExp, key: string, after: RegExp) => {
+    await expect(page.getByRole('button', { name })).toBeEnabled();
+    await page.clock.runFor(800);
+    await press(key);
+    await at(after);
+  };
+
+  await page.goto('/');
+  await at(/The bench is empty/);
+  await tabTo(/^To the first volume/);
+  await press('Enter');
+  await at(/First coat/);
+  await tabTo(/^Support/);
+  await press('t');
+  await tabTo(/^Width/);
+  await press(...'300', 'Tab', ...'200', 'Enter');
+  await at(/^First tile/);
+  await tabTo(/^Prepare/);
+  await press('Enter');
+  const ready = page.getByText(/ is ready\.$/).first();
+  const open = page.getByRole('button', { name: /^Done(?: again)?: / });
+  await expect(open.first()).toBeVisible();
+  for (let steps = 0; steps < 12 && !(await ready.isVisible()); steps += 1) {
+    await tabTo(/^Done(?: again)?: /);
+    const step = (await focused(page)).replace(/^Done(?: again)?: /, '');
+    await press('Enter');
+    await expect(page.getByRole('button', { name: `Take back: ${step}` }).first()).toBeFocused();
+  }
+  await expect(ready).toBeVisible();
+  await tabTo(/^Add to a wet session/);
+  await press('Enter');
+  await at(/gather the coats/);
+  // No reading of the room was ever noted: it is asked for, and nothing starts without it.
+  await expect(page.getByRole('button', { name: 'Say first how warm the room is' })).toBeDisabled();
+  await tabTo(/^Room and bottles/);
+  await press(...'22');
+  for (const hand of [/Gloves/, /Window/, /Extinguisher/, /Covers/, /Phone/]) {
+    await tabTo(hand);
+    await press('Space');
+    await expect(page.getByRole('button', { name: hand, pressed: true })).toBeVisible();
+  }
+  await tabTo(/^Start: weigh A/);
+  await main(/^Start: weigh A/, 'Enter', /Weigh part A/);
+  for (const [part, after] of [
+    ['A', /Weigh part B/],
+    ['B', /^Stir$/],
+  ] as const) {
+    await press('r');
+    await expect(page.getByText(/✓ read:/)).toBeVisible();
+    await main(new RegExp(`^${part} is in`), 'Space', after);
+  }
+  await main(/Start stirring/, 'Space', /^Stirring$/);
+  await page.clock.fastForward('04:20');
+  await main(/Stirred, no streaks/, 'Space', /^Pour$/);
+  await main(/^Poured: /, 'Space', /^Cover$/);
+  expect(keys).toBeLessThan(120);
+});

@@ -54,7 +54,7 @@ export function BigAction({
       disabled={disabled}
       data-hold={hold ? hotkey : undefined}
       aria-disabled={!armed.isArmed || undefined}
-      opacity={armed.isArmed || disabled ? 1 : 0.55}
+      opacity={armed.isArmed && !disabled ? 1 : 0.55}
       {...armed.handlers}
       onPointerDown={() => {
         armed.handlers.onPointerDown();

@@ -30,15 +30,22 @@ function StartKey({
   missing,
   measure,
   disabled,
+  roomSaid,
   onStart,
 }: Pick<BenchChoice, 'measure'> &
-  Pick<MixProps, 'onStart' | 'missing'> & { stops: boolean; disabled: boolean }) {
+  Pick<MixProps, 'onStart' | 'missing'> & {
+    stops: boolean;
+    disabled: boolean;
+    roomSaid: boolean;
+  }) {
   const words = measure === 'weight' ? 'Start: weigh A' : 'Start: measure A';
-  const label = stops
-    ? 'Start all the same'
-    : missing > 0
-      ? `Start, ${missing} not at hand: hold`
-      : words;
+  const label = !roomSaid
+    ? 'Say first how warm the room is'
+    : stops
+      ? 'Start all the same'
+      : missing > 0
+        ? `Start, ${missing} not at hand: hold`
+        : words;
   return (
     <Box display="flex" mt="3">
       <BigAction
@@ -118,6 +125,7 @@ export function MixPanel({
         missing={missing}
         measure={measure}
         disabled={temperatureK === null || !batches || busy}
+        roomSaid={temperatureK !== null}
         onStart={onStart}
       />
     </Panel>
