@@ -3,23 +3,11 @@ import { SCHEMA_VERSION, type AnyTables } from '../../migrations';
 import type { Photo } from '@/records';
 import type { RowFault } from '@/records/validate';
 import { readTables } from '../shopFile';
-import type { AnyRow, Rows } from './digest';
+import type { BundleHead } from './bundleHead';
+import type { Rows } from './digest';
 import { indexPage } from './indexPage';
-import type { BundleWhat } from './scope';
 
 export const BUNDLE_FORMAT = 'bilamina.bundle';
-
-/** What a bundle says of itself. */
-export interface BundleHead {
-  readonly id: string;
-  readonly madeMs: number;
-  readonly by: string;
-  readonly what: BundleWhat;
-  /** What it is of, in words. */
-  readonly name: string;
-  /** Bundles that went out of that machine or into it before. */
-  readonly seen: readonly string[];
-}
 
 export interface Bundle {
   readonly head: BundleHead;
@@ -203,5 +191,3 @@ export async function readBundle(bytes: Uint8Array, progress: Progress): Promise
   await progress(0.9);
   return read.ok ? { ok: true, bundle: { head, rows: read.tables as Rows } } : read;
 }
-
-export type { AnyRow };

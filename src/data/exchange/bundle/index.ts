@@ -1,11 +1,5 @@
-export {
-  BUNDLE_LIMITS,
-  packBundle,
-  readBundle,
-  type Bundle,
-  type BundleHead,
-  type Progress,
-} from './bundleFile';
+export { BUNDLE_LIMITS, packBundle, readBundle, type Bundle, type Progress } from './bundleFile';
+export type { BundleHead } from './bundleHead';
 export { makeBundle, noteShared, readAll } from './makeBundle';
 export {
   mergeBundle,

@@ -1,4 +1,4 @@
-import type { BundleHead } from './bundleFile';
+import type { BundleHead } from './bundleHead';
 import type { AnyRow, Rows } from './digest';
 
 const escape = (text: unknown): string =>
