@@ -20,6 +20,7 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync'],
 });
 const page = await browser.newPage({
+  locale: 'en-GB',
   viewport: { width: 1280, height: 800 },
   timezoneId: 'Europe/London',
 });

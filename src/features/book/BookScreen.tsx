@@ -35,7 +35,7 @@ function Row({ named, onCorrect }: RowProps) {
       // Where there is no room for columns an entry takes two lines: when and what, then of which piece and by whom.
       templateColumns={{
         base: 'auto minmax(0, 1fr) auto',
-        xl: '84px 130px 150px minmax(0, 1fr) 60px 74px',
+        xl: '100px 126px 140px minmax(0, 1fr) 60px 74px',
       }}
       templateAreas={{
         base: '"time kind correct" "words words words" "piece piece by"',

@@ -17,3 +17,7 @@ export function chooseHours(hours: Settings['hours']): void {
 export const hourMinute = (): string => pattern;
 /** With its seconds. */
 export const hourMinuteSecond = (): string => pattern.replace('mm', 'mm:ss');
+/** A full hour beside a scale, in five letters: `13:00` or `1 pm`. */
+export const hourTick = (): string => pattern.replace('h:mm', 'h');
+/** The minute where the hours beside it say which half of the day it is: `13:05` or `1:05`. */
+export const shortMinute = (): string => pattern.replace(' aaa', '');

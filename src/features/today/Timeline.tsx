@@ -1,5 +1,5 @@
 'use client';
-import { hourMinute } from '@/features/common/hours';
+import { hourMinute, hourTick, shortMinute } from '@/features/common/hours';
 import { Box, Flex } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
 import { Link } from '@/ui/Link';
@@ -99,12 +99,12 @@ function Axis({ scale, nowMs }: { scale: TimeScale; nowMs: number }) {
             fill="var(--bm-colors-ink2)"
             family="mono"
           >
-            {formatDate(t, hourMinute())}
+            {formatDate(t, hourTick())}
           </SvgText>
         ))}
       <path d={`M4 ${nowY - 12} h50 l8 12 l-8 12 h-50 z`} fill="var(--bm-colors-ink)" />
       <SvgText x="9" y={nowY + 5} size={13} weight={600} fill="var(--bm-colors-card)" family="mono">
-        {formatDate(nowMs, hourMinute())}
+        {formatDate(nowMs, shortMinute())}
       </SvgText>
     </svg>
   );
