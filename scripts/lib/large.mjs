@@ -41,6 +41,72 @@ const timed = (page, click, seen) =>
     [click, seen instanceof RegExp ? seen.source : seen, seen instanceof RegExp],
   );
 
+const PHOTOS = { count: 300, bytes: 120_000 };
+
+/** Photos of the first pieces, past all of the program: bytes that nothing packs. */
+const putPhotos = ({ count, bytes }) =>
+  new Promise((resolve, reject) => {
+    const asked = indexedDB.open('bilamina');
+    asked.onerror = () => reject(asked.error);
+    asked.onsuccess = () => {
+      const db = asked.result;
+      const tx = db.transaction(['pieces', 'photos'], 'readwrite');
+      tx.objectStore('pieces').getAllKeys(null, count).onsuccess = ({ target }) => {
+        for (const [i, pieceId] of target.result.entries()) {
+          const picture = new Uint8Array(bytes);
+          for (let at = 0; at < bytes; at += 60_000)
+            crypto.getRandomValues(picture.subarray(at, at + 60_000));
+          const told = { id: `photo-${i}`, pieceId, defectId: null, name: `photo ${i}` };
+          const size = { widthPx: 1600, heightPx: 1200, takenMs: Date.now() };
+          const blob = new Blob([picture], { type: 'image/jpeg' });
+          tx.objectStore('photos').put({ ...told, ...size, blob });
+        }
+      };
+      tx.oncomplete = () => (db.close(), resolve());
+      tx.onerror = () => reject(tx.error);
+    };
+  });
+
+/** A profile on the disk, as users have one: what a private window keeps in memory is written twice as slowly. */
+async function onDisk(work) {
+  const profile = mkdtempSync(path.join(tmpdir(), 'large-'));
+  const context = await chromium.launchPersistentContext(profile, {
+    ...{ executablePath: CHROMIUM, args: ['--no-sandbox'] },
+    ...{ viewport: { width: 1280, height: 800 }, locale: 'en-GB', serviceWorkers: 'block' },
+  });
+  await work(context.pages()[0], context);
+  await context.close();
+  rmSync(profile, { recursive: true, force: true });
+}
+
+const seconds = (from) => Number(((performance.now() - from) / 1000).toFixed(1));
+
+/** A backup of the shop that is open with photos added, and the same taken in by an empty shop. */
+async function bundleFigures(page, origin, add) {
+  await page.evaluate(putPhotos, PHOTOS);
+  await page.goto(`${origin}/book`);
+  await page.getByRole('heading', { level: 1, name: 'Book' }).waitFor();
+  await page.waitForTimeout(2000);
+  let from = performance.now();
+  const [download] = await Promise.all([
+    page.waitForEvent('download', { timeout: 240_000 }),
+    page.getByRole('button', { name: 'Back up now' }).click(),
+  ]);
+  add(`bundle with ${PHOTOS.count} photos made`, seconds(from), 's', '<= 10');
+  const file = path.resolve('.tmp', 'large.zip');
+  await download.saveAs(file);
+  await onDisk(async (other) => {
+    await other.goto(`${origin}/book`);
+    await other.getByRole('heading', { level: 1, name: 'Book' }).waitFor();
+    await other.waitForTimeout(1500);
+    from = performance.now();
+    await other.getByLabel('Shop file').setInputFiles(file);
+    await other.getByRole('button', { name: 'Take it in' }).click({ timeout: 240_000 });
+    await other.getByText(/^Taken in/).waitFor({ timeout: 240_000 });
+    add('the same taken in by an empty shop', seconds(from), 's', '<= 10');
+  });
+}
+
 /** Figures of the large shop. */
 export async function largeShopRows(origin, pieces = 1000) {
   const rows = [];
@@ -51,13 +117,15 @@ export async function largeShopRows(origin, pieces = 1000) {
   mkdirSync('.tmp', { recursive: true });
   const file = path.resolve('.tmp', 'large.json');
   writeFileSync(file, text);
-  // A profile on the disk, as users have one: what a private window keeps in memory is written twice as slowly.
-  const profile = mkdtempSync(path.join(tmpdir(), 'large-'));
-  const context = await chromium.launchPersistentContext(profile, {
-    ...{ executablePath: CHROMIUM, args: ['--no-sandbox'] },
-    viewport: { width: 1280, height: 800 },
+  await onDisk(async (page, context) => {
+    await largeFigures(page, context, { origin, file, session: LARGE_SESSION, add });
+    await bundleFigures(page, origin, add);
   });
-  const [page] = context.pages();
+  return rows;
+}
+
+/** Import, every place, idle, memory and a wet tap of a shop that is imported from a file. */
+async function largeFigures(page, context, { origin, file, session, add }) {
   await watchLongTasks(page);
   await settableTime(page);
   const longest = () =>
@@ -100,7 +168,7 @@ export async function largeShopRows(origin, pieces = 1000) {
   add('main thread busy when idle, on Today', Number(idle.toFixed(1)), '%', '< 3');
   await client.send('HeapProfiler.collectGarbage');
   add('heap', Math.round((await metrics()).JSHeapUsedSize / 1e6), 'MB', '< 200');
-  await page.goto(`${origin}/wet/${LARGE_SESSION}`);
+  await page.goto(`${origin}/wet/${session}`);
   await page.getByRole('heading', { name: 'Weigh part A' }).waitFor();
   await page.waitForTimeout(2500);
   const steps = WET_STEPS.filter(([button]) => button !== 'Poured: Viaduct painting');
@@ -112,7 +180,4 @@ export async function largeShopRows(origin, pieces = 1000) {
     ),
   );
   add('slowest tap of a wet session', Math.round(Math.max(...taps)), 'ms', '<= 100');
-  await context.close();
-  rmSync(profile, { recursive: true, force: true });
-  return rows;
 }
