@@ -6,10 +6,13 @@ import { TABLE_NAMES, type TableName } from './tables';
 
 const demo = demoShop(Date.UTC(2026, 10, 24, 13, 30));
 type Row = Record<string, unknown>;
-/** Nobody is typing in the demo. */
+/** Nobody is typing in the demo, and nothing was handed over. */
 const drafts = [{ id: 'survey-new', pieceId: null, keptMs: Date.UTC(2026, 0, 1), json: '{}' }];
-const rowsOf = (table: TableName): Row[] =>
-  (table === 'drafts' ? drafts : (demo[table] ?? [])) as Row[];
+const shares = [
+  { id: 'bundle-1', atMs: Date.UTC(2026, 0, 1), way: 'out', rows: { 'pieces:p1': '1k9x' } },
+];
+const MADE: Readonly<Partial<Record<TableName, readonly Row[]>>> = { drafts, shares };
+const rowsOf = (table: TableName): readonly Row[] => MADE[table] ?? (demo[table] as Row[]);
 
 /** Fields that may be null: nothing is known yet. */
 const MAY_BE_NULL: Readonly<Partial<Record<TableName, readonly string[]>>> = {

@@ -49,7 +49,7 @@ describe('shop file', () => {
       expect(await readShopFile(text(await exportShop(db, NOW)))).toMatchObject({ ok: true });
     }
     // A limit for what never comes, not for speed.
-  }, 30_000);
+  }, 120_000);
 });
 
 describe('import of what is not sound changes nothing and says where', () => {

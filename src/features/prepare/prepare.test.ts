@@ -221,8 +221,8 @@ describe('the day', () => {
     }
     const empty = await daySheetPdf({ ...sheet, pieces: [], materials: [] }, 'a4', fontsOnDisk());
     expect(empty.length).toBeGreaterThan(500);
-    // A limit for what never comes, not for speed.
-  }, 30_000);
+    // A limit for what never comes, not for speed: letters are embedded beside all other tests.
+  }, 180_000);
 });
 
 describe('the screen of one piece', () => {

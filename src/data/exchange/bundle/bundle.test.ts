@@ -163,7 +163,7 @@ describe('taken in', () => {
     const again = await previewMerge(tablet, bundle);
     expect(again.units.every((u) => u.fate === 'same')).toBe(true);
     expect(again.entries).toBe(0);
-  }, 30_000);
+  }, 120_000);
 
   it('a wet session goes from the desk to the tablet and back, with what was done there', async () => {
     const desk = freshDb();
@@ -230,7 +230,7 @@ describe('taken in', () => {
     });
     await expect(takeIn(tablet, bundle, 41)).rejects.toThrow('no room left');
     expect(await readAll(tablet)).toEqual(before);
-  }, 30_000);
+  }, 120_000);
 
   it('remembers the newest bundles only', async () => {
     const db = freshDb();
