@@ -6,7 +6,7 @@ import { placeAt } from './paths';
 import { preloadScreens, SCREENS } from './screens';
 
 /** The first screen stands for this long before the other places are fetched, ms. */
-const PRELOAD_MS = 3000;
+const PRELOAD_MS = 1500;
 
 /** The screen of the address. */
 export function Place() {

@@ -15,6 +15,8 @@ function screen<P extends object>(load: () => Promise<ComponentType<P>>): Compon
 const Today = screen(() => import('@/features/today').then((m) => m.TodayScreen));
 const Start = screen(() => import('@/features/start').then((m) => m.StartScreen));
 const Pieces = screen(() => import('@/features/pieces').then((m) => m.PiecesScreen));
+const Gather = screen(() => import('@/features/wet').then((m) => m.GatherScreen));
+const Wet = screen(() => import('@/features/wet').then((m) => m.WetScreen));
 const NewPiece = screen(() => import('@/features/survey').then((m) => m.NewPieceScreen));
 const Survey = screen(() => import('@/features/survey').then((m) => m.SurveyScreen));
 const Prepare = screen(() => import('@/features/prepare').then((m) => m.PrepareScreen));
@@ -27,8 +29,6 @@ const Sheet = screen(() => import('@/features/resins').then((m) => m.SheetScreen
 const Room = screen(() => import('@/features/room').then((m) => m.RoomScreen));
 const Book = screen(() => import('@/features/book').then((m) => m.BookScreen));
 const Settings = screen(() => import('@/features/settings').then((m) => m.SettingsScreen));
-const Gather = screen(() => import('@/features/wet').then((m) => m.GatherScreen));
-const Wet = screen(() => import('@/features/wet').then((m) => m.WetScreen));
 
 /** Leads on, and leaves no step back to where nothing is. */
 function Onward({ href }: { href: string }) {

@@ -144,7 +144,10 @@ async function writeChanges(db: ShopDb, before: Rows, after: Rows): Promise<numb
     // An entry of the log is never changed: one that stands at another place is written anew.
     const moved = table === 'log' ? put.map((row) => row.id) : [];
     await db.table(table).bulkDelete([...gone, ...moved]);
-    await db.table(table).bulkPut(put);
+    // Where nothing stood, nothing has to be looked up first.
+    const isNew = (row: AnyRow) => table === 'log' || !known.has(row.id);
+    await db.table(table).bulkAdd(put.filter(isNew));
+    await db.table(table).bulkPut(put.filter((row) => !isNew(row)));
     changed += put.length + gone.length - (table === 'log' ? moved.length : 0);
   }
   return changed;
