@@ -60,6 +60,11 @@ const Clock = memo(function Clock({ item }: { item: StripItem }) {
         <Figure
           fontSize={item.left.startsWith('over') ? 'md' : 'lg'}
           fontWeight="600"
+          // On two lines rather than over the name of what it is about.
+          maxW={{ base: 'none', md: '124px' }}
+          whiteSpace={{ base: 'nowrap', md: 'normal' }}
+          lineHeight="1.15"
+          textAlign={{ base: 'start', md: 'end' }}
           color={item.urgent ? 'oxide' : 'ink'}
         >
           {item.urgent && <span aria-label="soon">! </span>}
