@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import {
   downloaded,
   expect,
@@ -9,6 +10,9 @@ import {
   stayWhenAsked,
   test,
 } from './bench';
+
+const toBook = (page: Page) =>
+  page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Book' }).click();
 
 test('two tabs stay consistent', async ({ context }) => {
   const desk = await context.newPage();
@@ -221,10 +225,7 @@ test('one row that cannot be shown takes down only its own piece, and is named',
       .click();
     await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
   }
-  await page
-    .getByRole('navigation', { name: 'Places' })
-    .getByRole('link', { name: 'Book' })
-    .click();
+  await toBook(page);
   const shop = await downloaded(page, () =>
     page.getByRole('button', { name: /Export the whole shop/ }).click(),
   );
@@ -253,10 +254,7 @@ test('a read that fails leaves the page and what was typed; faults of files are 
   await page.clock.fastForward(4000);
   await expect(bar).toHaveCount(0);
 
-  await page
-    .getByRole('navigation', { name: 'Places' })
-    .getByRole('link', { name: 'Book' })
-    .click();
+  await toBook(page);
   await page.evaluate(() => {
     Blob.prototype.text = () => Promise.reject(new Error('the stick was pulled out'));
     URL.createObjectURL = () => {
@@ -291,10 +289,7 @@ test('the browser is asked to keep the data with the first own work, not for the
   const asked = () => page.evaluate(() => (window as unknown as { asked: number }).asked);
   await openDemo(page);
   expect(await asked()).toBe(0);
-  await page
-    .getByRole('navigation', { name: 'Places' })
-    .getByRole('link', { name: 'Book' })
-    .click();
+  await toBook(page);
   for (const note of ['first', 'second']) {
     await page.getByLabel('Note', { exact: true }).fill(note);
     await page.getByRole('button', { name: 'Add a note' }).click();

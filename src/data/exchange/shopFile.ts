@@ -37,16 +37,18 @@ export async function fileOf(
   return { format: SHOP_FORMAT, version, exportedMs, tables: { ...rows, photos } };
 }
 
-/** The whole shop, in one consistent read. */
-export async function exportShop(db: ShopDb, exportedMs: number): Promise<ShopFile> {
-  const tables = await db.transaction('r', [...TABLE_NAMES], async () => {
+/** Every row of the shop, in one consistent read. */
+export const readTablesOf = (db: ShopDb): Promise<AnyTables> =>
+  db.transaction('r', [...TABLE_NAMES], async () => {
     const rows = await Promise.all(
       TABLE_NAMES.map((t) => db.table(t).toArray() as Promise<unknown[]>),
     );
     return Object.fromEntries(TABLE_NAMES.map((t, i) => [t, rows[i] ?? []]));
   });
-  return fileOf({ version: SCHEMA_VERSION, tables }, exportedMs);
-}
+
+/** The whole shop as a file. */
+export const exportShop = async (db: ShopDb, exportedMs: number): Promise<ShopFile> =>
+  fileOf({ version: SCHEMA_VERSION, tables: await readTablesOf(db) }, exportedMs);
 
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);

@@ -1,6 +1,5 @@
 import Papa from 'papaparse';
-import { plainCell } from '@/data/exchange/csv';
-import { csvOf } from '@/data/exchange/csv';
+import { csvOf, plainCell } from '@/data/exchange/csv';
 import { demoView } from '../test/shop';
 import { ledgerOf, pieceViews } from '@/shop/coatView';
 import { CSV_TABLES, csvTable } from './csvTables';

@@ -59,7 +59,7 @@ export function FirstVolumePanel(props: Props) {
         {show(ledger.totalM3, 'volume').text}
       </Figure>
       <Figure color="ink2">
-        ± {show(ledger.sigmaM3, 'volume').number} · {show(ledger.totalKg, 'mass').text}
+        ± {show(ledger.sigmaM3, 'volume').text} · {show(ledger.totalKg, 'mass').text}
       </Figure>
       {split && (
         <Flex gap="5" mt="2">

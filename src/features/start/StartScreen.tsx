@@ -2,12 +2,11 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { SUPPORTS, type Support } from '@/core/piece';
-import { shopDb } from '@/data/db';
 import { useAct, useNow } from '@/data/hooks';
 import { saveResin } from '@/data/repos/bench';
 import { planCoat } from '@/data/repos/coats';
 import { addPiece } from '@/data/repos/survey';
-import { EMPTY_LABEL, type LabelDraft } from '@/features/common/sheet/label';
+import type { LabelDraft } from '@/features/common/sheet/label';
 import { useFormat } from '@/features/common/useFormat';
 import { newId } from '@/records';
 import { Button } from '@/ui/Button';
@@ -99,9 +98,7 @@ function ResinFields({ draft, errors, change }: FieldsProps) {
         label="Resin"
         options={RESINS}
         value={draft.resin}
-        onChange={(e) =>
-          change({ resin: e.target.value as ResinChoice, label: draft.label ?? EMPTY_LABEL })
-        }
+        onChange={(e) => change({ resin: e.target.value as ResinChoice })}
       />
       {draft.resin === 'label' && (
         <Grid templateColumns={{ base: '1fr', md: 'repeat(2, 1fr)' }} gap="3" mt="3">
@@ -149,7 +146,7 @@ export function StartScreen() {
       async (db, c) => {
         const sheet = await saveResin(db, c, { ...resin, id: newId(), learnsFromMs: null });
         const pieceId = await addPiece(db, c, survey);
-        const areas = await shopDb().areas.where('pieceId').equals(pieceId).toArray();
+        const areas = await db.areas.where('pieceId').equals(pieceId).toArray();
         await planCoat(db, c, {
           ...{ ...coat, pieceId, resinId: sheet.id, areaIds: areas.map((a) => a.id) },
         });

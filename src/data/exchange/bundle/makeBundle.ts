@@ -1,5 +1,6 @@
-import { type Id, type Share, TABLE_NAMES } from '@/records';
+import type { Id, Share } from '@/records';
 import type { ShopDb } from '../../db';
+import { readTablesOf } from '../shopFile';
 import type { Bundle } from './bundleFile';
 import { digest, type Rows } from './digest';
 import { type BundleWhat, scopeOf } from './scope';
@@ -9,14 +10,8 @@ import { addressOf, UNIT_TABLES } from './units';
 const REMEMBERED = 12;
 
 /** Every row of the shop, in one consistent read. */
-export async function readAll(db: ShopDb): Promise<Rows> {
-  return db.transaction('r', [...TABLE_NAMES], async () => {
-    const rows = await Promise.all(
-      TABLE_NAMES.map((t) => db.table(t).toArray() as Promise<unknown[]>),
-    );
-    return Object.fromEntries(TABLE_NAMES.map((t, i) => [t, rows[i] ?? []])) as unknown as Rows;
-  });
-}
+export const readAll = async (db: ShopDb): Promise<Rows> =>
+  (await readTablesOf(db)) as unknown as Rows;
 
 /** What the rows of a bundle were like. The room is left out: its readings are laid together by their instants. */
 export const shareOf = ({ head, rows }: Bundle, way: Share['way'], atMs: number): Share => ({
