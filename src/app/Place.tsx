@@ -3,10 +3,12 @@ import { usePathname, useSearchParams } from 'next/navigation';
 import { Fragment, useEffect } from 'react';
 import { NoPlace } from '@/features/shell';
 import { placeAt } from './paths';
-import { preloadScreens, SCREENS } from './screens';
+import { preloadScreen, preloadScreens, SCREENS } from './screens';
 
 /** The first screen stands for this long before the other places are fetched, ms. */
 const PRELOAD_MS = 1500;
+
+if (typeof window !== 'undefined') void preloadScreen(window.location.pathname);
 
 /** The screen of the address. */
 export function Place() {
@@ -20,7 +22,7 @@ export function Place() {
   // Another piece is another screen: nothing that was typed for the one is shown for the other.
   return (
     <Fragment key={pathname}>
-      {place ? SCREENS[place.path](place.id, search) : <NoPlace />}
+      {place ? SCREENS[place.path].draw(place.id, search) : <NoPlace />}
     </Fragment>
   );
 }

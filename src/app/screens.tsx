@@ -1,34 +1,40 @@
 'use client';
-import dynamic from 'next/dynamic';
-import { useEffect, type ComponentType, type ReactNode } from 'react';
+import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
 import { go } from '@/ui/go';
-import type { PlacePath } from './paths';
+import { placeAt, type PlacePath } from './paths';
 
-const loads: (() => Promise<unknown>)[] = [];
-
-/** A screen that is fetched when it is first visited, or before, when nothing else is to be done. */
-function screen<P extends object>(load: () => Promise<ComponentType<P>>): ComponentType<P> {
-  loads.push(load);
-  return dynamic(load, { ssr: false, loading: () => <p className="opening">Opening …</p> });
+/** What stands at an address: fetched once, then drawn. */
+interface Part {
+  readonly load: () => Promise<void>;
+  readonly draw: (id: string, search: URLSearchParams) => ReactNode;
 }
 
-const Today = screen(() => import('@/features/today').then((m) => m.TodayScreen));
-const Start = screen(() => import('@/features/start').then((m) => m.StartScreen));
-const Pieces = screen(() => import('@/features/pieces').then((m) => m.PiecesScreen));
-const Gather = screen(() => import('@/features/wet').then((m) => m.GatherScreen));
-const Wet = screen(() => import('@/features/wet').then((m) => m.WetScreen));
-const NewPiece = screen(() => import('@/features/survey').then((m) => m.NewPieceScreen));
-const Survey = screen(() => import('@/features/survey').then((m) => m.SurveyScreen));
-const Prepare = screen(() => import('@/features/prepare').then((m) => m.PrepareScreen));
-const Coats = screen(() => import('@/features/coats').then((m) => m.CoatsScreen));
-const Cure = screen(() => import('@/features/cure').then((m) => m.CureScreen));
-const Inspect = screen(() => import('@/features/inspect').then((m) => m.InspectScreen));
-const Finish = screen(() => import('@/features/finish').then((m) => m.FinishScreen));
-const Resins = screen(() => import('@/features/resins').then((m) => m.ResinsScreen));
-const Sheet = screen(() => import('@/features/resins').then((m) => m.SheetScreen));
-const Room = screen(() => import('@/features/room').then((m) => m.RoomScreen));
-const Book = screen(() => import('@/features/book').then((m) => m.BookScreen));
-const Settings = screen(() => import('@/features/settings').then((m) => m.SettingsScreen));
+/**
+ * A screen that is fetched when it is first visited, or before, when nothing else is to be done. Once it is here it
+ * is drawn in the same pass: what comes out of a Suspense would be held back by React for 300 ms.
+ */
+function screen<P extends object>(
+  fetchIt: () => Promise<ComponentType<P>>,
+  props: (id: string, search: URLSearchParams) => P,
+): Part {
+  let Here: ComponentType<P> | null = null;
+  const load = async () => {
+    Here ??= await fetchIt();
+  };
+  function Screen(given: P) {
+    const [, setHere] = useState(Here !== null);
+    const [trouble, setTrouble] = useState<Error | null>(null);
+    useEffect(() => {
+      load().then(
+        () => setHere(true),
+        (e: unknown) => setTrouble(e instanceof Error ? e : new Error(String(e))),
+      );
+    }, []);
+    if (trouble) throw trouble;
+    return Here ? <Here {...given} /> : <p className="opening">Opening …</p>;
+  }
+  return { load, draw: (id, search) => <Screen {...props(id, search)} /> };
+}
 
 /** Leads on, and leaves no step back to where nothing is. */
 function Onward({ href }: { href: string }) {
@@ -36,31 +42,62 @@ function Onward({ href }: { href: string }) {
   return null;
 }
 
-type Draw = (id: string, search: URLSearchParams) => ReactNode;
+const nothing = () => ({});
+const ofPiece = (pieceId: string) => ({ pieceId });
 
-/** What is drawn at each address. */
-export const SCREENS: Readonly<Record<PlacePath, Draw>> = {
-  '/': () => <Today />,
-  '/start': () => <Start />,
-  '/pieces': () => <Pieces />,
-  '/pieces/new': () => <NewPiece />,
-  '/pieces/:id': (id) => <Onward href={`/pieces/${id}/coats`} />,
-  '/pieces/:id/survey': (id) => <Survey pieceId={id} />,
-  '/pieces/:id/prepare': (id) => <Prepare pieceId={id} />,
-  '/pieces/:id/coats': (id) => <Coats pieceId={id} />,
-  '/pieces/:id/cure': (id) => <Cure pieceId={id} />,
-  '/pieces/:id/inspect': (id) => <Inspect pieceId={id} />,
-  '/pieces/:id/finish': (id) => <Finish pieceId={id} />,
-  '/resins': () => <Resins />,
-  '/resins/:id': (id, search) => <Sheet resinId={id} justSaved={search.has('saved')} />,
-  '/room': () => <Room />,
-  '/book': () => <Book />,
-  '/settings': () => <Settings />,
-  '/wet/new': (_, search) => <Gather coatId={search.get('coat') ?? ''} />,
-  '/wet/:id': (id) => <Wet sessionId={id} />,
+/** What stands at each address, in the order in which it is fetched ahead. */
+export const SCREENS: Readonly<Record<PlacePath, Part>> = {
+  '/': screen(() => import('@/features/today').then((m) => m.TodayScreen), nothing),
+  '/start': screen(() => import('@/features/start').then((m) => m.StartScreen), nothing),
+  '/pieces': screen(() => import('@/features/pieces').then((m) => m.PiecesScreen), nothing),
+  '/wet/new': screen(
+    () => import('@/features/wet').then((m) => m.GatherScreen),
+    (_, search) => ({ coatId: search.get('coat') ?? '' }),
+  ),
+  '/wet/:id': screen(
+    () => import('@/features/wet').then((m) => m.WetScreen),
+    (sessionId) => ({ sessionId }),
+  ),
+  '/pieces/new': screen(() => import('@/features/survey').then((m) => m.NewPieceScreen), nothing),
+  '/pieces/:id': {
+    load: async () => undefined,
+    draw: (id) => <Onward href={`/pieces/${id}/coats`} />,
+  },
+  '/pieces/:id/survey': screen(
+    () => import('@/features/survey').then((m) => m.SurveyScreen),
+    ofPiece,
+  ),
+  '/pieces/:id/prepare': screen(
+    () => import('@/features/prepare').then((m) => m.PrepareScreen),
+    ofPiece,
+  ),
+  '/pieces/:id/coats': screen(() => import('@/features/coats').then((m) => m.CoatsScreen), ofPiece),
+  '/pieces/:id/cure': screen(() => import('@/features/cure').then((m) => m.CureScreen), ofPiece),
+  '/pieces/:id/inspect': screen(
+    () => import('@/features/inspect').then((m) => m.InspectScreen),
+    ofPiece,
+  ),
+  '/pieces/:id/finish': screen(
+    () => import('@/features/finish').then((m) => m.FinishScreen),
+    ofPiece,
+  ),
+  '/resins': screen(() => import('@/features/resins').then((m) => m.ResinsScreen), nothing),
+  '/resins/:id': screen(
+    () => import('@/features/resins').then((m) => m.SheetScreen),
+    (resinId, search) => ({ resinId, justSaved: search.has('saved') }),
+  ),
+  '/room': screen(() => import('@/features/room').then((m) => m.RoomScreen), nothing),
+  '/book': screen(() => import('@/features/book').then((m) => m.BookScreen), nothing),
+  '/settings': screen(() => import('@/features/settings').then((m) => m.SettingsScreen), nothing),
 };
+
+/** Fetches the screen of an address while the shop is still being opened; when it does not come, its place tells. */
+export async function preloadScreen(pathname: string): Promise<void> {
+  const place = placeAt(pathname);
+  if (place) await SCREENS[place.path].load().catch(() => undefined);
+}
 
 /** Fetches every screen, one after the other; one that does not come is asked for again when it is visited. */
 export async function preloadScreens(): Promise<void> {
-  for (const load of loads) await load().catch(() => undefined);
+  for (const { load } of Object.values(SCREENS)) await load().catch(() => undefined);
 }
