@@ -4,7 +4,7 @@ import type { BatchStep, WetState } from '@/core/wet';
 import { type Batch, type Coat, type Resin, stateOf, type WetSession } from '@/records';
 import { readViews, viewPiece, type CoatView, type PieceView } from './coatView';
 import { findingState } from './findings';
-import { byId, ofPiece } from './ofPiece';
+import { byId, ofPiece, ofSession } from './ofPiece';
 import { holdsOf, leftSteps, maskClocks, wasMasked, type MaskClock } from './prepView';
 import { airThen, type Room } from './room';
 import { each, type RowTrouble, type Tolerated } from './rowTrouble';
@@ -185,8 +185,7 @@ export function sessionAt(
   const resin = byId(shop.resins, session.resinId);
   if (!resin) return null;
   const place = ({ coatIds: [id] }: Batch) => (id ? session.coatIds.indexOf(id) : -1);
-  const batches = shop.batches
-    .filter((b) => b.sessionId === session.id)
+  const batches = [...ofSession(shop.batches, session.id)]
     .sort((a, b) => place(a) - place(b))
     .map((batch) => batchAt(shop, batch, resin, nowMs));
   const chosen = batches.find((b) => b.batch.id === chosenId && b.step !== 'done');

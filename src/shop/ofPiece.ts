@@ -1,28 +1,30 @@
-import type { Id } from '@/records';
+const NONE: readonly never[] = [];
 
-/** Rows of a table by their piece. A table that is read never changes, so it is sorted out once. */
-const indexes = new WeakMap<object, ReadonlyMap<string, readonly unknown[]>>();
-
-/** The rows of one piece, in the order of the table. */
-export function ofPiece<R extends { readonly pieceId: Id<'piece'> }>(
-  table: readonly R[],
-  pieceId: string,
-): readonly R[] {
-  let index = indexes.get(table) as ReadonlyMap<string, readonly R[]> | undefined;
-  if (!index) {
-    const sorted = new Map<string, R[]>();
-    for (const row of table) {
-      const mates = sorted.get(row.pieceId);
-      if (mates) mates.push(row);
-      else sorted.set(row.pieceId, [row]);
+/** Looks rows of a table up by what they belong to. A table that is read never changes, so it is sorted out once. */
+function rowsBy<K extends string>(key: K) {
+  type Row = { readonly [N in K]: string };
+  const indexes = new WeakMap<object, ReadonlyMap<string, readonly unknown[]>>();
+  return <R extends Row>(table: readonly R[], owner: string): readonly R[] => {
+    let index = indexes.get(table) as ReadonlyMap<string, readonly R[]> | undefined;
+    if (!index) {
+      const sorted = new Map<string, R[]>();
+      for (const row of table) {
+        const mates = sorted.get(row[key]);
+        if (mates) mates.push(row);
+        else sorted.set(row[key], [row]);
+      }
+      index = sorted;
+      indexes.set(table, index);
     }
-    index = sorted;
-    indexes.set(table, index);
-  }
-  return index.get(pieceId) ?? NONE;
+    return index.get(owner) ?? NONE;
+  };
 }
 
-const NONE: readonly never[] = [];
+/** The rows of one piece, in the order of the table. */
+export const ofPiece = rowsBy('pieceId');
+/** The rows of one wet session, in the order of the table. */
+export const ofSession = rowsBy('sessionId');
+
 
 const ids = new WeakMap<object, ReadonlyMap<string, unknown>>();
 

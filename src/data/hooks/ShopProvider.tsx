@@ -4,6 +4,7 @@ import { warmShop } from '@/shop/instant';
 import type { KeptShop, Shop } from '@/shop/shop';
 import { followShop } from '../changes';
 import { openShop, shopDb } from '../db';
+import { tellAnew } from './useNow';
 import { asError } from './useRead';
 
 /** What the opening waits for: the browser, another tab that holds the older shop, or a browser that does not answer. */
@@ -85,6 +86,7 @@ function useShopRead(open: boolean) {
       {
         next: (fresh) => {
           kept.current = fresh;
+          tellAnew();
           setShop(fresh.shop);
         },
         warm: ({ shop: read }) => warmShop(read, Date.now, breathe),

@@ -10,4 +10,4 @@ export {
 } from './ActProvider';
 export { useRead, type LiveRead } from './useRead';
 export { useDraft, type DraftStore, type KeptDraft } from './useDraft';
-export { useNow } from './useNow';
+export { SECOND_MS, useNow } from './useNow';

@@ -38,11 +38,22 @@ function readTo(stepMs: number): number {
   return time;
 }
 
+/** What has just been read may be younger than the time that was told last: the next look tells it anew. */
+export function tellAnew(): void {
+  now = 0;
+  told.clear();
+}
+
+/** How often a page looks anew that shows minutes, ms, and one that shows seconds. */
+const BEAT_MS = 10_000;
+export const SECOND_MS = 1000;
+
 /**
- * The time of the wall clock, ms since the epoch, and when the tab is shown again.
- * @param stepMs how seldom it is told; once a second when left out
+ * The time of the wall clock, ms since the epoch: anew after each step, when the shop was read, and when the tab is
+ * shown again.
+ * @param stepMs how seldom it is told
  */
-export function useNow(stepMs = 1000): number {
+export function useNow(stepMs = BEAT_MS): number {
   const look = () => (stepMs <= 1000 ? read() : readTo(stepMs));
   return useSyncExternalStore(subscribe, look, look);
 }

@@ -28,7 +28,9 @@ type Rows = Pick<Shop, 'room' | 'settings' | 'tasks' | 'coats'>;
 /** How a coat is masked: by what stands under it, else as the piece or the shop does it. */
 export function maskOf({ piece, coat }: CoatView, { settings, tasks, coats }: Rows): MaskMethod {
   const below = new Set(
-    coats.filter((c) => c.pieceId === piece.id && c.order <= coat.order).map((c) => c.id),
+    ofPiece(coats, piece.id)
+      .filter((c) => c.order <= coat.order)
+      .map((c) => c.id),
   );
   const pouredMs = coat.pouredMs ?? Infinity;
   const stands = laidMasks(ofPiece(tasks, piece.id)).filter(

@@ -1,4 +1,3 @@
-import { coatLedger } from '@/core/coat';
 import { keepShop, type Shop, type ShopRows } from '@/shop/shop';
 import type { AnyTables } from '@/data/migrations';
 import { LIVE_TABLES, type LogEntry } from '@/records';
@@ -13,7 +12,7 @@ import {
   filmChecksOf,
   mixingChecksOf,
   splitOf,
-  ledgerInputOf,
+  ledgerOf,
   viewPiece,
   type CoatView,
   type PieceView,
@@ -42,7 +41,7 @@ export const shopOf = (tables: AnyTables): Shop =>
 
 function tryCoat(view: CoatView, piece: PieceView, shop: Shop, nowMs: number, format: Format) {
   const { coat, resin } = view;
-  const ledger = coatLedger(ledgerInputOf(view));
+  const ledger = ledgerOf(view);
   windowRows(view, shop, nowMs);
   draftOfIntent(coat.intent, format);
   jobCost(piece, coat.id, ledger.ok ? ledger.value : null, shop.settings.consumables);

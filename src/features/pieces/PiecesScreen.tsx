@@ -81,15 +81,13 @@ const found = (all: readonly PieceAt[], search: string): readonly PieceAt[] => {
   });
 };
 
-/** How often the page looks anew, ms: it shows minutes. */
-const BEAT_MS = 10_000;
 /** From so many pieces on there is a search. */
 const SEARCH_FROM = 13;
 
 /** Every piece drawn as its own outline with a small section, its state and what it waits for. */
 export function PiecesScreen() {
   const shop = useShop();
-  const now = useNow(BEAT_MS);
+  const now = useNow();
   const [search, setSearch] = useState('');
   const [job, setJob] = useState('');
   const all = atInstant(shop, now).pieces;

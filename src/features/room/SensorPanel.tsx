@@ -1,7 +1,7 @@
 'use client';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useState } from 'react';
-import { useAct, useNow, useShop } from '@/data/hooks';
+import { useAct, SECOND_MS, useNow, useShop } from '@/data/hooks';
 import { chooseSensor } from '@/data/repos/bench';
 import { believeSource } from '@/data/repos/room';
 import { clockText } from '@/features/common/clockText';
@@ -22,7 +22,7 @@ const PACES = [
 /** What the sensor says now, or that it says nothing. */
 function SensorNow() {
   const sensor = useSensor();
-  const now = useNow();
+  const now = useNow(SECOND_MS);
   const { show } = useFormat();
   if (!sensor) return <Box role="status">Reaching the sensor …</Box>;
   const { last, reached, name } = sensor;

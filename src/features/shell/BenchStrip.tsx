@@ -13,7 +13,8 @@ import { Outline } from '../common/Outline';
 import { STATE_FILL } from '../common/stateWords';
 import { useFormat } from '../common/useFormat';
 import { RowTroubles } from '../common/trouble';
-import { readStrip, roomWords, type StripItem } from './stripModel';
+import { roomWords, type StripItem } from './stripModel';
+import { useStrip } from './useStrip';
 
 /** Comes after the first screen: it draws nothing while the room is fair. */
 const RoomAlarmBar = dynamic(() => import('./RoomAlarmBar').then((m) => m.RoomAlarmBar), {
@@ -80,7 +81,7 @@ export function BenchStrip() {
   const shop = useShop();
   const now = useNow();
   const { show } = useFormat();
-  const { items, troubles } = readStrip(shop, now);
+  const { items, troubles } = useStrip();
   const [row, width] = useWidth<HTMLDivElement>();
   const [all, setAll] = useState(false);
   // The most urgent come first: what has no room waits behind a key.

@@ -2,9 +2,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Link } from '@/ui/Link';
 import type { ReactNode } from 'react';
-import { useNow, useShop } from '@/data/hooks';
 import { Figure } from '@/ui/Figure';
-import { readStrip } from './stripModel';
+import { useStrip } from './useStrip';
 
 /** So much of the screen it takes from what stands below. */
 const HEIGHT = '44px';
@@ -12,8 +11,7 @@ const MOST = 3;
 
 /** A wet session with what other pieces cannot wait for in a thin strip above it; nothing is drawn while nothing presses. */
 export function UrgentStrip({ pathname, children }: { pathname: string; children: ReactNode }) {
-  const shop = useShop();
-  const items = readStrip(shop, useNow()).items.filter((i) => i.urgent && i.href !== pathname);
+  const items = useStrip().items.filter((i) => i.urgent && i.href !== pathname);
   const room = items.length > 0 ? `calc(100vh - ${HEIGHT})` : '100vh';
   return (
     <Box css={{ '--bench-height': room }}>

@@ -19,9 +19,14 @@ export interface StripItem {
   readonly text: string;
   readonly left: string;
   readonly urgent: boolean;
+  /** Its `left` is told in seconds. */
+  readonly ticks: boolean;
   /** Sorts the strip: what happens first stands first. */
   readonly atMs: number;
 }
+
+/** Below two minutes seconds are told; a little before that the strip must look each second. */
+const ticks = (leftMs: number): boolean => Math.abs(leftMs) < 130_000;
 
 const WORKING: readonly CoatView['state'][] = [
   'wet',
@@ -55,7 +60,14 @@ function batchItem(
   };
   if (endMs === null)
     return [
-      { ...common, text: `wet session · ${step}`, left: 'go on', urgent: false, atMs: nowMs },
+      {
+        ...common,
+        text: `wet session · ${step}`,
+        left: 'go on',
+        urgent: false,
+        ticks: false,
+        atMs: nowMs,
+      },
     ];
   return [
     {
@@ -63,6 +75,7 @@ function batchItem(
       text: `${step} · working time ends ${clockText(endMs, nowMs)}`,
       left: endMs > nowMs ? spanText(endMs - nowMs) : `over by ${spanText(nowMs - endMs)}`,
       urgent: endMs - nowMs < 10 * 60_000,
+      ticks: ticks(endMs - nowMs),
       atMs: Math.min(endMs, nowMs),
     },
   ];
@@ -83,6 +96,7 @@ function curingItem(
         ...{ area: drawn[0] ?? null, state: top.state, text: 'look it over for bubbles' },
         left: `since ${clockText(round.fromMs, nowMs)}`,
         urgent: nowMs >= round.toMs,
+        ticks: false,
         atMs: nowMs,
       },
     ];
@@ -97,6 +111,7 @@ function curingItem(
       text: `${STATE_WORDS[top.state]} · ${nextWords(top)}${next ? ` ${clockText(next.atMs, nowMs)}` : ''}`,
       left: next ? spanText(next.atMs - nowMs) : '–',
       urgent: top.state === 'recoat open' && next !== null && next.atMs - nowMs < 3600_000,
+      ticks: next !== null && ticks(next.atMs - nowMs),
       atMs: next?.atMs ?? Infinity,
     },
   ];
@@ -125,6 +140,7 @@ function maskItems({ view, asks }: PieceAt, nowMs: number): StripItem[] {
         text: `${MASK_WORDS[phase]} ${clockText(atMs, nowMs)}`,
         left: phase === 'over' ? `over by ${spanText(nowMs - atMs)}` : spanText(atMs - nowMs),
         urgent: phase === 'over' || (phase !== 'on' && atMs - nowMs < 3600_000),
+        ticks: ticks(atMs - nowMs),
         atMs: phase === 'over' ? nowMs : atMs,
       },
     ];

@@ -29,13 +29,10 @@ function openWords(nowMs: number, opensMin: number, closesMin: number): string {
   return nowMs < closes ? `open until ${clockText(closes, nowMs)}` : 'closed for today';
 }
 
-/** How often the page looks anew, ms: it shows minutes. */
-const BEAT_MS = 10_000;
-
 /** Time runs down the page; what to do next stands beside it. */
 export function TodayScreen() {
   const shop = useShop();
-  const now = useNow(BEAT_MS);
+  const now = useNow();
   const format = useFormat();
   if (shop.pieces.length === 0 && shop.resins.length === 0) return <Welcome />;
   const { opensMin, closesMin } = shop.settings;

@@ -5,7 +5,7 @@ import { HandOver } from '@/features/common/files/HandOver';
 import { PageHeading } from '@/ui/PageHeading';
 import { useLook } from '@/ui/useLook';
 import type { ReactNode } from 'react';
-import { useNow, useShop } from '@/data/hooks';
+import { SECOND_MS, useNow, useShop } from '@/data/hooks';
 import { minutesText } from '@/features/common/clockText';
 import { Explained } from '@/features/common/Explained';
 import { workingExplanation } from '@/core/resin';
@@ -42,7 +42,7 @@ function StepTrail({ view }: { view: WetView }) {
 }
 
 function WorkingClock({ view }: { view: WetView }) {
-  const now = useNow();
+  const now = useNow(SECOND_MS);
   const { show } = useFormat();
   const ends = view.workingEndsMs;
   const left = ends === null ? view.workingMs : ends - now;
@@ -128,7 +128,7 @@ export function BenchFrame({
   actions,
   children,
 }: Props) {
-  const now = useNow();
+  const now = useNow(SECOND_MS);
   const alarms = useAlarms(view, now);
   useAwake();
   useLook(useShop().settings.benchLook);

@@ -5,7 +5,7 @@ import { PageHeading } from '@/ui/PageHeading';
 import { useState } from 'react';
 import { ROOM_LIMITS_K } from '@/core/resin';
 import { editText, parseQuantity } from '@/core/units';
-import { useAct, useNow, useShop } from '@/data/hooks';
+import { useAct, SECOND_MS, useNow, useShop } from '@/data/hooks';
 import { startSession, type NewSession } from '@/data/repos/session';
 import type { Id, Resin } from '@/records';
 import { cupsOf, fillersOf, type SharedOut } from '@/shop/batches';
@@ -53,7 +53,7 @@ function useBench(resin: Resin | null): BenchChoice {
 /** Which coats are chosen: the one that was asked for, and others that are ready and share its resin. */
 function useChosen(coatId: string) {
   const shop = useShop();
-  const now = useNow();
+  const now = useNow(SECOND_MS);
   const [others, setOthers] = useState<readonly string[]>([]);
   const ready = pieceViews(shop, now).flatMap((v) =>
     v.upcoming && !v.upcoming.batch ? [v.upcoming] : [],

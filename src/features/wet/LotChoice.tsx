@@ -1,7 +1,7 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { lotDoubts, type LotDoubt, type MixSplit } from '@/core/resin';
-import { useNow, useShop } from '@/data/hooks';
+import { SECOND_MS, useNow, useShop } from '@/data/hooks';
 import { writeDay } from '@/features/common/day';
 import { useFormat, type Format } from '@/features/common/useFormat';
 import type { Id, Resin } from '@/records';
@@ -38,7 +38,7 @@ interface Props {
 /** From which bottles it is mixed, and what speaks against them. Shown where the shop keeps bottles of the resin. */
 export function LotChoice({ resin, split, chosen, onChoose }: Props) {
   const shop = useShop();
-  const now = useNow();
+  const now = useNow(SECOND_MS);
   const format = useFormat();
   const taken = useLot(resin.id, chosen);
   const lots = lotsOf(shop, resin.id).filter(({ lot }) => lot.emptyMs === null);

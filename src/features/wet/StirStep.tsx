@@ -1,7 +1,7 @@
 'use client';
 import { stirTimes } from '@/core/wet';
 import { Box, Grid } from '@chakra-ui/react';
-import { useAct, useNow } from '@/data/hooks';
+import { useAct, SECOND_MS, useNow } from '@/data/hooks';
 import { changeCup, endStir, pauseStir, resumeStir, startStir } from '@/data/repos/wet';
 import { minutesText, spanText } from '@/features/common/clockText';
 import { Figure } from '@/ui/Figure';
@@ -120,7 +120,7 @@ function StirActions({ view, short }: { view: WetView; short: boolean }) {
 }
 
 export function StirStep({ view }: { view: WetView }) {
-  const now = useNow();
+  const now = useNow(SECOND_MS);
   const { done, step } = view;
   const { leastS, wantedS } = stirTimes(view.resin.sheet);
   const [leastMs, wantedMs] = [leastS * 1000, wantedS * 1000];

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { strokesOf, type Stroke } from '@/core/wet';
-import { useNow, useShop } from '@/data/hooks';
+import { SECOND_MS, useNow, useShop } from '@/data/hooks';
 import { edgeKindsOf } from '@/records';
 import { viewPiece } from '@/shop/coatView';
 import type { WetCoat } from './model';
@@ -26,7 +26,7 @@ const WORDS: Readonly<Record<Stroke, string>> = {
 /** The order of strokes of the coat that is poured now. */
 export function Strokes({ entry: { coat, piece } }: { entry: WetCoat }) {
   const shop = useShop();
-  const now = useNow();
+  const now = useNow(SECOND_MS);
   const areas = shop.areas.filter((a) => coat.areaIds.includes(a.id));
   const seen = viewPiece(shop, piece, now).coats.find((c) => c.coat.id === coat.id);
   const strokes = strokesOf({

@@ -7,7 +7,7 @@ import { Link } from '@/ui/Link';
 import { PageHeading } from '@/ui/PageHeading';
 import { useState } from 'react';
 import { standing, type BubblesBy } from '@/core/wet';
-import { useAct, useNow, useShop } from '@/data/hooks';
+import { useAct, SECOND_MS, useNow, useShop } from '@/data/hooks';
 import { leaveSession } from '@/data/repos/session';
 import { undoAct } from '@/data/repos/undoAct';
 import { clockText } from '@/features/common/clockText';
@@ -89,7 +89,7 @@ function endWords({ batches }: WetView): string {
 
 function Done({ view }: { view: WetView }) {
   const act = useAct();
-  const now = useNow();
+  const now = useNow(SECOND_MS);
   const alarms = useAlarms(view, now);
   const lasts = view.batches.flatMap(({ batch }) => {
     const last = standing(batch.events).at(-1);
@@ -129,7 +129,7 @@ export function WetScreen({ sessionId: told }: { sessionId: string }) {
   const sessionId = asId<'session'>(told);
   const shop = useShop();
   const act = useAct();
-  const now = useNow();
+  const now = useNow(SECOND_MS);
   const [chosen, choose] = useState<string | null>(null);
   const view = wetView(shop, sessionId, now, chosen);
   if (!view || (view.session.endedMs !== null && view.step !== 'done'))

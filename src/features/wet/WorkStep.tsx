@@ -2,7 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { CUP_REST_S, flowAt, flowMarks, type BubblesBy } from '@/core/wet';
-import { useAct, useNow, useShop } from '@/data/hooks';
+import { useAct, SECOND_MS, useNow, useShop } from '@/data/hooks';
 import { coverCoat, discardMix, pourCoat } from '@/data/repos/wet';
 import { clockText, minutesText } from '@/features/common/clockText';
 import { learnedPace } from '@/shop/learned';
@@ -171,7 +171,7 @@ function MainAction({ view, over }: { view: WetView; over: boolean }) {
 
 /** Pour each coat while it can be worked, look after what lies, cover each in its own time. */
 export function WorkStep({ view }: { view: WetView }) {
-  const now = useNow();
+  const now = useNow(SECOND_MS);
   const [bubblesBy, setBubblesBy] = useState<BubblesBy>('warm air');
   const { coats, done, step, workingEndsMs } = view;
   const next = coats.find((c) => !done.poured.has(c.coat.id));
