@@ -1,6 +1,6 @@
 'use client';
 import { Flex, Grid } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 import { useShop } from '@/data/hooks';
 import type { Coat } from '@/records';
 import { mixLength } from '@/core/coat';
@@ -10,6 +10,7 @@ import { CheckCards } from './CheckCards';
 import { CoatDrawings, shownGround } from './CoatDrawings';
 import { CoatNumbers } from './CoatNumbers';
 import { checkWords } from './checkWords';
+import { TakeAlong } from './TakeAlong';
 import { useCoatEdit } from './useCoatEdit';
 import { useFilmField } from './useFilmField';
 
@@ -28,6 +29,7 @@ interface Props {
 export function CoatDesk({ view, selected, onSelect, onRemoved, list, children }: Props) {
   const { settings, room } = useShop();
   const format = useFormat();
+  const drawings = useRef<HTMLDivElement>(null);
   const edit = useCoatEdit(view, selected);
   const { resin } = selected;
   const field = useFilmField(shownGround(selected), mixLength(resin.sheet));
@@ -37,7 +39,7 @@ export function CoatDesk({ view, selected, onSelect, onRemoved, list, children }
       gap="4"
       alignItems="start"
     >
-      <Flex direction="column" gap="4" minW="0">
+      <Flex ref={drawings} direction="column" gap="4" minW="0">
         <CoatDrawings view={view} selected={selected} edit={edit} field={field}>
           {list}
         </CoatDrawings>
@@ -53,6 +55,7 @@ export function CoatDesk({ view, selected, onSelect, onRemoved, list, children }
           />
         )}
         {children}
+        <TakeAlong view={view} drawings={drawings} />
       </Flex>
       <CoatNumbers {...{ view, selected, edit, onSelect, onRemoved }} />
     </Grid>

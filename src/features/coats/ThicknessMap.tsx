@@ -88,7 +88,7 @@ function CutHandle({ area, scale, line, onLine }: CutProps) {
       onPointerUp={() => (dragging.current = false)}
       style={{ cursor: flat ? 'ns-resize' : 'ew-resize', touchAction: 'none' }}
     >
-      <path d={d} stroke="transparent" strokeWidth="26" fill="none" />
+      <path data-hand d={d} stroke="transparent" strokeWidth="26" fill="none" />
       <path
         d={d}
         stroke="var(--bm-colors-oxide)"
@@ -219,6 +219,7 @@ export function ThicknessMap({
       <svg
         viewBox={`0 0 ${MAP.width} ${MAP.height}`}
         width="100%"
+        data-drawing="map"
         style={{ maxHeight: 270 }}
         role="group"
         aria-label={`${area.name} from above, ${show(widthM, 'length').text} × ${show(heightM, 'length').text}. ${words}`}

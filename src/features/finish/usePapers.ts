@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { CareLine } from '@/core/finish';
 import { useRead, useShop, useNow } from '@/data/hooks';
 import { dateText } from '@/features/common/clockText';
+import { fileName } from '@/features/common/files/fileName';
 import { paperOf } from '@/features/common/paper';
 import { useFormat } from '@/features/common/useFormat';
 import type { PieceView } from '@/shop/coatView';
@@ -10,12 +11,6 @@ import { saveFile } from '@/ui/saveFile';
 import { handOver } from './handOver';
 
 const PDF = 'application/pdf';
-const fileName = (name: string) =>
-  name
-    .normalize('NFD')
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-|-$/g, '')
-    .toLowerCase();
 
 /** A picture of any kind that the browser shows, as a PNG; null where it cannot. */
 async function asPng(blob: Blob): Promise<Uint8Array | null> {

@@ -68,6 +68,7 @@ export function Handle({
   };
   return (
     <g
+      data-hand
       role="slider"
       tabIndex={0}
       aria-label={`Thickness of ${name}`}

@@ -141,6 +141,7 @@ export function SectionDrawing({
     <svg
       viewBox={`0 0 ${SECTION.width} ${SECTION.height + hangsPx}`}
       width="100%"
+      data-drawing="section"
       role="group"
       aria-label={`Section, heights enlarged ${layout.exaggeration} times. ${told || 'No coat yet.'}`}
     >
