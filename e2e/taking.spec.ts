@@ -33,3 +33,51 @@ test('section and map leave as SVG and PNG that need no page, the coat plan as P
   expect(words).toContain('Serving board');
   expect(words).toContain(total.replace(/\s+/g, ' ').trim());
 });
+
+test('backups go into a chosen folder by themselves, and a browser that forgot its leave is asked', async ({
+  page,
+}) => {
+  // The folder is one of the browser’s own: a real folder is chosen in a window that no script reaches.
+  await page.addInitScript(() => {
+    let leave = 'granted';
+    const proto = FileSystemDirectoryHandle.prototype as unknown as Record<string, unknown>;
+    proto['queryPermission'] = async () => localStorage.getItem('leave') ?? leave;
+    proto['requestPermission'] = async () => {
+      localStorage.removeItem('leave');
+      return (leave = 'granted');
+    };
+    Object.assign(window, {
+      showDirectoryPicker: async () =>
+        (await navigator.storage.getDirectory()).getDirectoryHandle('Backups', { create: true }),
+    });
+  });
+  const files = () =>
+    page.evaluate(async () => {
+      const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle('Backups');
+      const found: Record<string, string> = {};
+      // TypeScript does not know that a folder can be gone through.
+      for await (const [name, handle] of folder as unknown as AsyncIterable<
+        [string, FileSystemFileHandle]
+      >) {
+        const file = await handle.getFile();
+        found[name] = `${await file.slice(0, 2).text()} ${file.size > 10_000}`;
+      }
+      return found;
+    });
+  await openDemo(page, '/settings');
+  await page.getByRole('button', { name: 'Back up into a folder' }).click();
+  await expect(page.getByText(/a backup goes into the folder Backups/)).toBeVisible();
+  expect(await files()).toEqual({});
+  await page.clock.fastForward('01:00:30');
+  await expect(page.getByText(/The last backup is less than a day old/)).toBeVisible();
+  expect(await files()).toEqual({ 'bilamina-shop-2026-11-24.zip': 'PK true' });
+
+  // The browser was closed: it asks again, after a tap.
+  await page.evaluate(() => localStorage.setItem('leave', 'prompt'));
+  await page.reload();
+  await page.getByRole('button', { name: 'Let them go there' }).click();
+  await expect(page.getByText(/the browser wants to be asked/)).toBeHidden();
+  await page.getByRole('button', { name: 'No folder any more' }).click();
+  await expect(page.getByRole('button', { name: 'Back up into a folder' })).toBeVisible();
+  expect(Object.keys(await files())).toHaveLength(1);
+});

@@ -166,7 +166,9 @@ describe('a piece like another', () => {
     const [cut] = await db.coats.toArray();
     await addLayer(db, contextAt(22), layerOf(coat.pieceId, cut?.areaIds ?? [], coat.id));
     await db.coats.put({ ...(cut ?? coat), pouredMs: T0, batchId: asId('b') });
-    const id = await duplicatePiece(db, contextAt(30), coat.pieceId);
+    // One that has left is a template as well; the new one is in work.
+    await db.pieces.update(coat.pieceId, { closedMs: T0, dueMs: T0 });
+    const id = await duplicatePiece(db, contextAt(30), coat.pieceId, 'Second');
     const of = <R extends { readonly pieceId: Id<'piece'> }>(rows: R[]) =>
       rows.filter((r) => r.pieceId === id);
     const [areas, coats, layers] = await Promise.all([
@@ -180,10 +182,11 @@ describe('a piece like another', () => {
       new Set(areas.filter((a) => a !== face).map((a) => a.id)),
     );
     expect(coats).toMatchObject([{ pouredMs: null, batchId: null }]);
+    expect(await db.pieces.get(id)).toMatchObject({ name: 'Second', closedMs: null, dueMs: null });
     expect(layers[0]?.over).toBe(coats[0]?.id);
     expect(coats[0]?.areaIds).toEqual(layers[0]?.areaIds);
     expect(await db.areas.count()).toBe(8);
-    await expect(duplicatePiece(db, contextAt(31), asId('none'))).rejects.toThrow('piece gone');
+    await expect(duplicatePiece(db, contextAt(31), asId('none'), 'Third')).rejects.toThrow('piece gone');
   });
 });
 

@@ -99,6 +99,7 @@ export function duplicatePiece(
   db: ShopDb,
   context: ActionContext,
   pieceId: Id<'piece'>,
+  name: string,
 ): Promise<Id<'piece'>> {
   return act(db, context, SURVEY_TABLES, async (w) => {
     const { piece, areas, coats, layers } = await pieceRows(db, pieceId);
@@ -110,8 +111,10 @@ export function duplicatePiece(
     };
     const copy: Piece = {
       ...piece,
-      ...{ id: renamed(piece.id), name: `${piece.name}, copy`.slice(0, 120) },
+      ...{ id: renamed(piece.id), name: name.slice(0, 120) },
       ...{ createdMs: context.nowMs, level: null, up: 'front', turnedMs: null },
+      // Its own story begins: it has not left, and is due when somebody says so.
+      ...{ closedMs: null, dueMs: null },
     };
     await w.put('pieces', copy);
     // Faces come before the places that are part of them.

@@ -7,6 +7,7 @@ import { PageHeading } from '@/ui/PageHeading';
 import { useEffect, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { useAct, useShop } from '@/data/hooks';
+import type { ResinSheet } from '@/core/resin';
 import { newId, type Resin } from '@/records';
 import { saveResin } from '@/data/repos/bench';
 import { resolverOf } from '@/features/common/formErrors';
@@ -21,6 +22,7 @@ import {
   type SheetDraft,
   type SheetField,
 } from '@/features/common/sheet/model';
+import { BottleLabel } from './BottleLabel';
 import { CupPanel } from './CupPanel';
 import { LotsPanel } from './LotsPanel';
 import { LearnedPanel } from './LearnedPanel';
@@ -32,6 +34,22 @@ import { SwatchPanel } from './SwatchPanel';
 const WindowsChart = dynamic(() => import('./WindowsChart').then((m) => m.WindowsChart), {
   ssr: false,
 });
+
+/** How long its marks take in each room; null while the sheet is not complete. */
+function RoomTimes({ sheet }: { sheet: ResinSheet | null }) {
+  return (
+    <Panel>
+      <Heading as="h2" fontSize="lg">
+        Times against the room
+      </Heading>
+      {sheet ? (
+        <WindowsChart sheet={sheet} />
+      ) : (
+        <Box color="ink2">Appears when the sheet is complete.</Box>
+      )}
+    </Panel>
+  );
+}
 
 /** A new sheet moves to its own address when it is saved; that it is saved is still said there. */
 function SheetForm({ resin, justSaved }: { resin: Resin | null; justSaved: boolean }) {
@@ -112,16 +130,7 @@ function SheetForm({ resin, justSaved }: { resin: Resin | null; justSaved: boole
           {sheet && <RatioTruth sheet={sheet} />}
           {resin && <LearnedPanel resin={resin} />}
           {sheet && <CupPanel sheet={sheet} />}
-          <Panel>
-            <Heading as="h2" fontSize="lg">
-              Times against the room
-            </Heading>
-            {sheet ? (
-              <WindowsChart sheet={sheet} />
-            ) : (
-              <Box color="ink2">Appears when the sheet is complete.</Box>
-            )}
-          </Panel>
+          {(!resin || formState.isDirty) && <RoomTimes sheet={sheet} />}
         </Flex>
       </Grid>
     </form>
@@ -147,6 +156,16 @@ export function SheetScreen({
           <Link href="/resins">All resins</Link>
         </Box>
       </Flex>
+      {resin && (
+        <Grid
+          templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) minmax(0, 1.3fr)' }}
+          gap="4"
+          mb="4"
+        >
+          <BottleLabel resin={resin} named={false} />
+          <RoomTimes sheet={resin.sheet} />
+        </Grid>
+      )}
       {resin && <LotsPanel resin={resin} />}
       {resin && <SwatchPanel resin={resin} />}
       {(resin || isNew) && (

@@ -8,7 +8,7 @@ import { ScaleSelect } from '@/features/common/ScaleSelect';
 import { BENCH_LOOKS, HOURS, LOOKS, type Settings } from '@/records';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
-import { SelectField } from '@/ui/SelectField';
+import { BlankSelect, Sentence } from './Blank';
 
 const LOOK_WORDS: Readonly<Record<Settings['look'], string>> = {
   system: 'as the system has it',
@@ -16,10 +16,14 @@ const LOOK_WORDS: Readonly<Record<Settings['look'], string>> = {
   dark: 'dark, for a dim room',
 };
 const HOUR_WORDS: Readonly<Record<Settings['hours'], string>> = {
-  auto: 'as the language of the browser has them',
-  '24': '13:05',
-  '12': '1:05 pm',
+  auto: 'as the browser has them',
+  '24': 'as 13:05',
+  '12': 'as 1:05 pm',
 };
+const ALARMS = [
+  ['on', 'sounded and shown'],
+  ['off', 'shown only'],
+] as const;
 const ALLOWED: Readonly<Record<NotificationPermission, string>> = {
   granted: 'Alarms are also told by the system while another page is in front.',
   denied: 'The browser forbids messages of this page: alarms are sounded and shown here.',
@@ -40,33 +44,44 @@ export function AtBench() {
       </Heading>
       <Flex direction="column" gap="3">
         <ScaleSelect />
-        <SelectField
-          label="Look of Bilamina"
-          options={LOOKS.map((look) => [look, LOOK_WORDS[look]] as const)}
-          value={settings.look}
-          onChange={(e) => choose({ look: e.target.value as Settings['look'] })}
-        />
-        <SelectField
-          label="Hours of the day"
-          options={HOURS.map((hours) => [hours, HOUR_WORDS[hours]] as const)}
-          value={settings.hours}
-          onChange={(e) => choose({ hours: e.target.value as Settings['hours'] })}
-        />
-        <SelectField
-          label="Look of the bench"
-          options={BENCH_LOOKS.map((look) => [look, LOOK_WORDS[look]] as const)}
-          value={settings.benchLook}
-          onChange={(e) => choose({ benchLook: e.target.value as Settings['benchLook'] })}
-        />
-        <SelectField
-          label="Alarms"
-          options={[
-            ['on', 'sounded and shown'],
-            ['off', 'shown only'],
-          ]}
-          value={settings.sound ? 'on' : 'off'}
-          onChange={(e) => choose({ sound: e.target.value === 'on' })}
-        />
+        <Box>
+          <Sentence narrow>
+            Bilamina is shown{' '}
+            <BlankSelect
+              label="Look of Bilamina"
+              options={LOOKS.map((look) => [look, LOOK_WORDS[look]] as const)}
+              value={settings.look}
+              onChange={(e) => choose({ look: e.target.value as Settings['look'] })}
+            />
+          </Sentence>
+          <Sentence narrow>
+            The bench is shown{' '}
+            <BlankSelect
+              label="Look of the bench"
+              options={BENCH_LOOKS.map((look) => [look, LOOK_WORDS[look]] as const)}
+              value={settings.benchLook}
+              onChange={(e) => choose({ benchLook: e.target.value as Settings['benchLook'] })}
+            />
+          </Sentence>
+          <Sentence narrow>
+            Hours are told{' '}
+            <BlankSelect
+              label="Hours of the day"
+              options={HOURS.map((hours) => [hours, HOUR_WORDS[hours]] as const)}
+              value={settings.hours}
+              onChange={(e) => choose({ hours: e.target.value as Settings['hours'] })}
+            />
+          </Sentence>
+          <Sentence narrow>
+            Alarms are{' '}
+            <BlankSelect
+              label="Alarms"
+              options={ALARMS}
+              value={settings.sound ? 'on' : 'off'}
+              onChange={(e) => choose({ sound: e.target.value === 'on' })}
+            />
+          </Sentence>
+        </Box>
         <Flex gap="3" wrap="wrap">
           <Button onClick={ring}>Try the sound</Button>
           {allowed === 'default' && (

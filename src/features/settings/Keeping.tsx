@@ -1,6 +1,6 @@
 'use client';
 import { hourMinute } from '@/features/common/hours';
-import { Box, Heading } from '@chakra-ui/react';
+import { Box, Flex, Heading } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
 import { useNow, useShop } from '@/data/hooks';
 import { useStorage } from '@/data/hooks/useStorage';
@@ -8,6 +8,7 @@ import { BackUp } from '@/features/common/files/BackUp';
 import { backupWords, bytesText } from '@/features/common/keeping';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
+import { FolderChoice } from './FolderChoice';
 
 /** How the data is kept: space used, whether the browser may clear it, age of the last backup. */
 export function Keeping() {
@@ -47,9 +48,10 @@ export function Keeping() {
           )}
         </Box>
       </Box>
-      <Box mt="3">
+      <Flex direction="column" gap="4" mt="3">
         <BackUp />
-      </Box>
+        <FolderChoice />
+      </Flex>
     </Panel>
   );
 }

@@ -15,12 +15,17 @@ import { UrgentStrip } from './UrgentStrip';
 import { DemoOnAsking } from './DemoOnAsking';
 import { Help } from './help/Help';
 import { PLACES } from './nav';
+import { NameMark } from './NameMark';
 import { NewVersionBar } from './NewVersionBar';
 import { OpeningShop, OvertakenBar } from './OpeningShop';
 import { StorageTrouble } from './StorageTrouble';
 import { ReadTroubleBar, WriteFailureBar } from './WriteFailureBar';
 
 const FollowSensor = dynamic(() => import('./FollowSensor').then((m) => m.FollowSensor), {
+  ssr: false,
+});
+
+const FolderBackup = dynamic(() => import('./FolderBackup').then((m) => m.FolderBackup), {
   ssr: false,
 });
 
@@ -48,6 +53,7 @@ function Rail({ pathname }: { pathname: string }) {
       height={{ base: 'auto', md: 'calc(100vh - 59px)' }}
       pt={{ base: '0', md: '2' }}
     >
+      <NameMark />
       {PLACES.map(({ href, label, icon: Icon }) => {
         const here = isHere(pathname, href);
         return (
@@ -188,6 +194,7 @@ export function Shell({ children }: { children: ReactNode }) {
           <SkipLink />
           <Patterns />
           <DemoOnAsking />
+          {!pathname.startsWith('/wet/') && <FolderBackup />}
           <Frame pathname={pathname}>{children}</Frame>
           <Sensor />
           <WriteFailureBar />

@@ -1,6 +1,5 @@
 'use client';
 import { go } from '@/ui/go';
-import {} from '@chakra-ui/react';
 import { PageHeading } from '@/ui/PageHeading';
 import { useCallback, useState } from 'react';
 import { useAct, useDraft, useNow, type DraftStore, type KeptDraft } from '@/data/hooks';
@@ -9,6 +8,7 @@ import { DraftBar } from '@/features/common/DraftBar';
 import { useFormat } from '@/features/common/useFormat';
 import { emptyDraft, type SurveyDraft } from './draft';
 import { reviveSurvey, type KeptSurvey } from './keptSurvey';
+import { LikeBefore } from './LikeBefore';
 import { SurveyForm } from './SurveyForm';
 
 interface Props {
@@ -67,6 +67,7 @@ export function NewPieceScreen() {
           }}
         />
       )}
+      <LikeBefore />
     </>
   );
 }

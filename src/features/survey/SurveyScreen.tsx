@@ -1,18 +1,11 @@
 'use client';
 import { Box } from '@chakra-ui/react';
 import { useCallback, useState } from 'react';
-import { go } from '@/ui/go';
 import { Button } from '@/ui/Button';
 import { fluidityLeft } from '@/core/film';
 import { mixDensity, thickeningOf } from '@/core/resin';
 import { useAct, useDraft, useNow, useShop, type DraftStore, type KeptDraft } from '@/data/hooks';
-import {
-  changeSurvey,
-  duplicatePiece,
-  surveyOf,
-  type NewPhoto,
-  type Survey,
-} from '@/data/repos/survey';
+import { changeSurvey, surveyOf, type NewPhoto, type Survey } from '@/data/repos/survey';
 import { clockText } from '@/features/common/clockText';
 import type { PieceView } from '@/shop/coatView';
 import { PieceFrame } from '@/features/common/PieceFrame';
@@ -23,6 +16,7 @@ import type { SurveyDraft } from './draft';
 import { reviveSurvey, type KeptSurvey } from './keptSurvey';
 import { readSurvey } from './readSurvey';
 import type { PlannedFilm } from './SurveyContext';
+import { useLike } from './LikeBefore';
 import { SurveyForm } from './SurveyForm';
 
 /** The film of the coat planned next, as its resin flows. */
@@ -124,18 +118,10 @@ function KeptForm({ view, store, kept, onPutBack }: KeptProps) {
 
 /** Another piece like this one, its plan with it. */
 function Duplicate({ view }: { view: PieceView }) {
-  const act = useAct();
+  const add = useLike();
   const { piece } = view;
-  const copy = async () => {
-    const outcome = await act(
-      `add a piece like ${piece.name}`,
-      (db, c) => duplicatePiece(db, c, piece.id),
-      { id: piece.id },
-    );
-    if (outcome.ok) go(`/pieces/${outcome.value}/survey`);
-  };
   return (
-    <Button size="sm" mt="3" onClick={() => void copy()}>
+    <Button size="sm" mt="3" onClick={() => void add(piece, `${piece.name}, copy`.slice(0, 120))}>
       Another piece like this
     </Button>
   );
