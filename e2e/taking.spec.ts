@@ -20,7 +20,7 @@ test('section and map leave as SVG and PNG that need no page, the coat plan as P
     );
     // PNG specification, 5.2 and 11.2.2: the signature, then width and height in the first chunk.
     expect([...png.subarray(0, 8)]).toEqual([137, 80, 78, 71, 13, 10, 26, 10]);
-    const [, width, height] = /viewBox="0 0 (\d+) (\d+)"/.exec(svg)?.map(Number) ?? [];
+    const [, width, height] = /viewBox="-16 -16 (\d+) (\d+)"/.exec(svg)?.map(Number) ?? [];
     expect([png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual([
       3 * (width ?? 0),
       3 * (height ?? 0),
@@ -30,7 +30,7 @@ test('section and map leave as SVG and PNG that need no page, the coat plan as P
   const words = await pdfWords(
     await downloadedBytes(page, () => papers.getByRole('button', { name: /Coat plan/ }).click()),
   );
-  expect(words).toContain('Serving board');
+  expect(words).toContain('Dining-car serving board');
   expect(words).toContain(total.replace(/\s+/g, ' ').trim());
 });
 

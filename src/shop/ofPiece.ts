@@ -25,7 +25,6 @@ export const ofPiece = rowsBy('pieceId');
 /** The rows of one wet session, in the order of the table. */
 export const ofSession = rowsBy('sessionId');
 
-
 const ids = new WeakMap<object, ReadonlyMap<string, unknown>>();
 
 /** A row of a table by its id; the table is sorted out once. */

@@ -113,7 +113,18 @@ export function formatInchFraction(lengthM: number, denominator = 16): Shown {
   return shown((lengthM < 0 ? '-' : '') + words.join(' '), 'in');
 }
 
-/** Text that {@link parseQuantity} reads back to the same value within 1e-9, for editing in a field. */
+/** Figures that a person writes into a field, and those that are left of a number that only a conversion made. */
+const WRITTEN_DIGITS = 6;
+const CONVERTED_DIGITS = 5;
+
+/**
+ * Text for editing in a field. {@link parseQuantity} reads it back within 1e-9 where the number is one that a person
+ * would write (up to six figures in this unit), else within 5e-5: 0.1 g are `0.0035274 oz`.
+ * @param value SI @param symbol unit that is written
+ */
 export function editText(value: number, symbol: string): string {
-  return `${Number(fromSI(value, symbol).toPrecision(10))} ${symbol}`;
+  const told = fromSI(value, symbol);
+  const written = Number(told.toPrecision(WRITTEN_DIGITS));
+  const exact = Math.abs(written - told) <= 1e-9 * Math.abs(told);
+  return `${exact ? written : Number(told.toPrecision(CONVERTED_DIGITS))} ${symbol}`;
 }

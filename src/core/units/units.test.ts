@@ -124,6 +124,17 @@ describe('parseQuantity', () => {
   });
 });
 
+describe('editText', () => {
+  it('keeps what a person writes, and shows no raw conversion', () => {
+    expect(editText(0.3048, 'in')).toBe('12 in');
+    expect(editText(0.123456, 'mm')).toBe('123.456 mm');
+    // By hand: 0.1 g / 28.349523125 g = 0.00352739619…; 6 mm / 25.4 mm = 0.236220472…
+    expect(editText(1e-4, 'oz')).toBe('0.0035274 oz');
+    expect(editText(6e-3, 'in')).toBe('0.23622 in');
+    expect(editText(0, 'in')).toBe('0 in');
+  });
+});
+
 describe('formatQuantity', () => {
   it.each([
     [0.6, 'length', 'metric', '600 mm'],

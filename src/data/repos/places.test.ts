@@ -186,7 +186,9 @@ describe('a piece like another', () => {
     expect(layers[0]?.over).toBe(coats[0]?.id);
     expect(coats[0]?.areaIds).toEqual(layers[0]?.areaIds);
     expect(await db.areas.count()).toBe(8);
-    await expect(duplicatePiece(db, contextAt(31), asId('none'), 'Third')).rejects.toThrow('piece gone');
+    await expect(duplicatePiece(db, contextAt(31), asId('none'), 'Third')).rejects.toThrow(
+      'piece gone',
+    );
   });
 });
 

@@ -1,5 +1,5 @@
 'use client';
-import { Flex, Grid } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useRef, type ReactNode } from 'react';
 import { useShop } from '@/data/hooks';
 import type { Coat } from '@/records';
@@ -34,30 +34,34 @@ export function CoatDesk({ view, selected, onSelect, onRemoved, list, children }
   const { resin } = selected;
   const field = useFilmField(shownGround(selected), mixLength(resin.sheet));
   return (
-    <Grid
-      templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 320px', xl: 'minmax(0, 1fr) 372px' }}
-      gap="4"
-      alignItems="start"
-    >
-      <Flex ref={drawings} direction="column" gap="4" minW="0">
-        <CoatDrawings view={view} selected={selected} edit={edit} field={field}>
-          {list}
-        </CoatDrawings>
-        {edit.split && (
-          <CheckCards
-            checks={[
-              ...checkWords(mixingChecksOf(edit.edited, edit.split, settings, room), format),
-              ...checkWords(
-                filmChecksOf(edit.edited, edit.ledger.ok ? edit.ledger.value : null, room),
-                format,
-              ),
-            ]}
-          />
-        )}
-        {children}
+    <>
+      <Grid
+        templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 320px', xl: 'minmax(0, 1fr) 372px' }}
+        gap="4"
+        alignItems="start"
+      >
+        <Flex ref={drawings} direction="column" gap="4" minW="0">
+          <CoatDrawings view={view} selected={selected} edit={edit} field={field}>
+            {list}
+          </CoatDrawings>
+          {edit.split && (
+            <CheckCards
+              checks={[
+                ...checkWords(mixingChecksOf(edit.edited, edit.split, settings, room), format),
+                ...checkWords(
+                  filmChecksOf(edit.edited, edit.ledger.ok ? edit.ledger.value : null, room),
+                  format,
+                ),
+              ]}
+            />
+          )}
+          {children}
+        </Flex>
+        <CoatNumbers {...{ view, selected, edit, onSelect, onRemoved }} />
+      </Grid>
+      <Box mt="4">
         <TakeAlong view={view} drawings={drawings} />
-      </Flex>
-      <CoatNumbers {...{ view, selected, edit, onSelect, onRemoved }} />
-    </Grid>
+      </Box>
+    </>
   );
 }

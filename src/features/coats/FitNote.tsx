@@ -6,7 +6,7 @@ const WORDS: Readonly<Record<FitFault, string>> = {
   'food not declared':
     'Not declared for food: it holds this coat. Local food-contact rules go first.',
   'heat not declared': 'Not declared for heat: under a hot cup it would stick. It holds this coat.',
-  'heat too low': 'Declared for less than the 70 °C under a hot cup: it holds this coat.',
+  'heat too low': 'Declared for less than a hot cup brings: it holds this coat.',
   'light not declared': 'Its sheet does not say that it stands daylight.',
   'yellows in light': 'Its sheet says that it yellows in daylight.',
 };

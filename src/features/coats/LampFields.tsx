@@ -13,7 +13,7 @@ import { TextField } from '@/ui/TextField';
 /** A raised line of UV resin: in how many layers, and how long each stays under the lamp. */
 export function LampFields({ heightM }: { heightM: number }) {
   const format = useFormat();
-  const [draft, setDraft] = useState({ depth: '2 mm', time: '60 s' });
+  const [draft, setDraft] = useState({ depth: format.either('2 mm', '80 mil'), time: '60 s' });
   const [mix, setMix] = useState<keyof typeof PENETRATION_M>('clear');
   const reader = new FieldReader<'depth' | 'time'>(format);
   const curedM = reader.quantity('depth', draft.depth, 'film', { min: 1e-4, max: 0.02 });

@@ -3,6 +3,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { shapePath, flattenPath, type Point } from '@/core/geometry';
 import type { PieceView } from '@/shop/coatView';
+import { INCH_M } from '@/core/units';
 import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { SvgText } from '@/ui/SvgText';
@@ -24,7 +25,7 @@ const ARROWS: Readonly<Record<string, Point>> = {
   ArrowDown: [0, -1],
 };
 /** A step of the cross by key, m; ten times as far with Shift. */
-const STEP_M = 2e-3;
+const STEPS_M = { metric: 2e-3, us: INCH_M / 16 } as const;
 
 const outline = (view: PieceView, scale: MapScale): string[] => {
   const face = view.drawn[0];
@@ -98,6 +99,7 @@ function PadDrawing({ view, scale, points, closed, widthM, cursor }: DrawingProp
 
 /** A line is drawn on the plan of the face: clicks, taps or keys set its points. */
 export function LinePad({ view, points, closed, widthM, onChange }: Props) {
+  const { units } = useFormat();
   const [cursor, setCursor] = useState<Point>([0, 0]);
   const face = view.drawn[0];
   if (!face) return null;
@@ -111,7 +113,7 @@ export function LinePad({ view, points, closed, widthM, onChange }: Props) {
   };
   const key = (e: KeyboardEvent) => {
     const arrow = ARROWS[e.key];
-    const step = STEP_M * (e.shiftKey ? 10 : 1);
+    const step = STEPS_M[units] * (e.shiftKey ? 10 : 1);
     if (arrow) setCursor(([x, y]) => [x + arrow[0] * step, y + arrow[1] * step]);
     else if (e.key === ' ' || e.key === 'Enter') onChange([...points, cursor]);
     else if (e.key === 'Backspace') onChange(points.slice(0, -1));

@@ -18,7 +18,7 @@ import { readAir, type AirDraft } from './readAir';
 function Margin() {
   const shop = useShop();
   const now = useNow();
-  const { show } = useFormat();
+  const { show, degrees } = useFormat();
   const air = airAt(shop.room, now);
   const margin = air ? dewMargin({ air }) : null;
   if (!air || !margin)
@@ -36,8 +36,8 @@ function Margin() {
         : 'clear of it';
   return (
     <Box fontSize="sm" mt="2">
-      {read ? 'Surface' : 'Surface, taken as warm as the air,'}{' '}
-      <strong>{marginK.toFixed(1)} K</strong> above the dew point{' '}
+      {read ? 'Surface' : 'Surface, taken as warm as the air,'} <strong>{degrees(marginK)}</strong>{' '}
+      above the dew point{' '}
       <Explained explanation={dewExplanation(air, margin)} quantity="temperature">
         {show(margin.dewK, 'temperature').text}
       </Explained>

@@ -18,6 +18,10 @@ export interface Format {
   readonly scale: (massKg: number) => Shown;
   /** Unit meant when the user types only a number. */
   readonly typed: (quantity: Quantity) => string;
+  /** What is written as an example, or is a round number, in these units. */
+  readonly either: <T>(metric: T, us: T) => T;
+  /** A difference of temperatures, K, in the degrees of these units. */
+  readonly degrees: (differenceK: number) => string;
 }
 
 const TYPED: Readonly<Record<UnitSystem, Partial<Record<Quantity, string>>>> = {
@@ -26,7 +30,6 @@ const TYPED: Readonly<Record<UnitSystem, Partial<Record<Quantity, string>>>> = {
     film: 'mm',
     volume: 'ml',
     temperature: '°C',
-    mass: 'g',
     duration: 'h',
     density: 'g/ml',
     viscosity: 'Pa·s',
@@ -38,7 +41,6 @@ const TYPED: Readonly<Record<UnitSystem, Partial<Record<Quantity, string>>>> = {
     film: 'in',
     volume: 'fl oz',
     temperature: '°F',
-    mass: 'g',
     duration: 'h',
     density: 'g/ml',
     viscosity: 'Pa·s',
@@ -58,7 +60,10 @@ export function formatOf({ units, scaleUnit, scaleDigitKg }: Settings): Format {
     show: (value, quantity, fixed) =>
       formatQuantity(value, quantity, quantity === 'mass' ? massSystem : units, fixed),
     scale: (massKg) => formatIn(massKg, scaleUnit, decimals),
-    typed: (quantity) => TYPED[units][quantity] ?? '',
+    typed: (quantity) => (quantity === 'mass' ? scaleUnit : (TYPED[units][quantity] ?? '')),
+    either: (metric, us) => (units === 'us' ? us : metric),
+    degrees: (k) =>
+      units === 'us' ? `${(k * 1.8).toFixed(1)}\u00a0°F` : `${k.toFixed(1)}\u00a0°C`,
   };
 }
 

@@ -3,6 +3,7 @@ import { Box } from '@chakra-ui/react';
 import { Link } from '@/ui/Link';
 import { ifWarmer, recoatAdvice, type RecoatAdvice } from '@/core/resin';
 import { useShop } from '@/data/hooks';
+import { useFormat } from '@/features/common/useFormat';
 import { clockText } from '@/features/common/clockText';
 import type { CoatView } from '@/shop/coatView';
 import { coatPace, timelineInput } from '@/shop/clockOf';
@@ -42,6 +43,7 @@ export function adviceWords(advice: RecoatAdvice, nowMs: number): string {
 /** Advice for the coat that comes next, what three degrees would do, and what came out of the same batch. */
 export function NextCoat({ view, nowMs }: { view: CoatView; nowMs: number }) {
   const { room, settings, coats, pieces } = useShop();
+  const { either } = useFormat();
   const { coat, piece, resin, clock } = view;
   const input = timelineInput(coat, resin.sheet, room);
   if (!clock || !input) return null;
@@ -60,7 +62,8 @@ export function NextCoat({ view, nowMs }: { view: CoatView; nowMs: number }) {
       </Box>
       {waits && warmer && warmer.closesMs !== null && (
         <Box fontSize="sm" color="ink2">
-          With the room 3 °C warmer from now on: {advice.is === 'too early' && 'opens '}
+          With the room {either('3 °C', '5.4 °F')} warmer from now on:{' '}
+          {advice.is === 'too early' && 'opens '}
           {advice.is === 'too early' && clockText(warmer.opensMs, nowMs)}
           {advice.is === 'too early' && ', '}shuts {clockText(warmer.closesMs, nowMs)}.
         </Box>

@@ -3,6 +3,7 @@ import { Box, Grid } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { useShop } from '@/data/hooks';
+import { useFormat } from '@/features/common/useFormat';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import {
@@ -27,6 +28,7 @@ function Group({ title, children }: { title: string; children: ReactNode }) {
 
 /** Times of the sheet, and how it cures where the sheet says nothing. */
 function Times({ form }: { form: UseFormReturn<SheetDraft> }) {
+  const format = useFormat();
   const { register, formState } = form;
   const bind = (field: SheetField) => ({
     ...register(field),
@@ -39,7 +41,7 @@ function Times({ form }: { form: UseFormReturn<SheetDraft> }) {
         <TextField label="Working time is for" {...bind('workingMass')} />
         <TextField
           label="Of another mass"
-          hint="500 g; empty: the sheet says one"
+          hint={`${format.typed('mass') === 'oz' ? '18 oz' : '500 g'}; empty: the sheet says one`}
           {...bind('alsoMass')}
         />
         <TextField label="that is worked for" {...bind('alsoWorking')} />
@@ -54,7 +56,7 @@ function Times({ form }: { form: UseFormReturn<SheetDraft> }) {
         <Group title="Where the sheet says nothing it is taken as usual">
           <SelectField
             label="Cure speeds up with warmth"
-            options={warmthOptions(form.formState.defaultValues?.energy ?? '')}
+            options={warmthOptions(form.formState.defaultValues?.energy ?? '', format)}
             {...register('energy')}
             error={formState.errors.energy?.message}
           />
@@ -72,6 +74,7 @@ function Times({ form }: { form: UseFormReturn<SheetDraft> }) {
 /** All that a data sheet says, in groups. */
 export function SheetFields({ form }: { form: UseFormReturn<SheetDraft> }) {
   const { settings } = useShop();
+  const format = useFormat();
   const { register, formState } = form;
   const bind = (field: SheetField) => ({
     ...register(field),
@@ -119,7 +122,7 @@ export function SheetFields({ form }: { form: UseFormReturn<SheetDraft> }) {
       <Group title="What its maker declares">
         <TextField
           label="Bears in service"
-          hint="Highest temperature, 90 °C; empty: not said"
+          hint={`Highest temperature, ${format.either('90 °C', '195 °F')}; empty: not said`}
           {...bind('service')}
         />
         <TextField label="For food, declared by" hint="Empty: nobody does" {...bind('foodBy')} />
@@ -140,10 +143,10 @@ export function SheetFields({ form }: { form: UseFormReturn<SheetDraft> }) {
         />
         <TextField
           label="Cures in a room from"
-          hint="15 °C; empty: as usual"
+          hint={`${format.either('15 °C', '60 °F')}; empty: as usual`}
           {...bind('coldest')}
         />
-        <TextField label="up to" hint="30 °C" {...bind('warmest')} />
+        <TextField label="up to" hint={format.either('30 °C', '86 °F')} {...bind('warmest')} />
       </Group>
       <Times form={form} />
     </>

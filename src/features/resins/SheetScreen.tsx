@@ -18,7 +18,7 @@ import { TextAreaField, TextField } from '@/ui/TextField';
 import {
   draftOfResin,
   readSheet,
-  TYPICAL,
+  typicalDraft,
   type SheetDraft,
   type SheetField,
 } from '@/features/common/sheet/model';
@@ -57,7 +57,7 @@ function SheetForm({ resin, justSaved }: { resin: Resin | null; justSaved: boole
   const format = useFormat();
   const [saved, setSaved] = useState(justSaved);
   const [id] = useState(() => resin?.id ?? newId<'resin'>());
-  const initial = resin ? draftOfResin(resin, format) : TYPICAL;
+  const initial = resin ? draftOfResin(resin, format) : typicalDraft(format);
   // The sheet when typing began, as it was stored and as this form reads it: what others change since is theirs.
   const [begun, setBegun] = useState({ stored: resin, draft: initial });
   const form = useForm<SheetDraft>({

@@ -39,10 +39,10 @@ const VERDICTS: Readonly<Record<RoomTile['verdict'], { mark: string; color: stri
   stop: { mark: '! ', color: 'oxide' },
 };
 
-function tileText(tile: RoomTile, { show }: Format): string {
+function tileText(tile: RoomTile, { show, degrees }: Format): string {
   const { id, value } = tile;
   if (value === null) return '–';
-  if (id === 'surface') return `${value.toFixed(1)} K`;
+  if (id === 'surface') return degrees(value);
   if (id === 'drying') return `× ${value.toFixed(2)}`;
   return id === 'humidity' ? show(value, 'share', 0).text : show(value, 'temperature').text;
 }

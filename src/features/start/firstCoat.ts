@@ -6,7 +6,7 @@ import type { Survey } from '@/data/repos/survey';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { FormRead } from '@/features/common/formErrors';
 import { EMPTY_LABEL, sheetFromLabel, type LabelDraft } from '@/features/common/sheet/label';
-import { readSheet, TYPICAL } from '@/features/common/sheet/model';
+import { readSheet, typicalDraft } from '@/features/common/sheet/model';
 import type { Format } from '@/features/common/useFormat';
 import { asId, COATS, LIVE_TABLES, PIECES, plainArea, plainCoat, type Resin } from '@/records';
 import { ledgerOf, viewPiece, type PieceView } from '@/shop/coatView';
@@ -65,7 +65,7 @@ function readResin(draft: FirstDraft, format: Format): FormRead<LabelDraft, Firs
   const own = draft.resin === 'label';
   const label = sheetFromLabel(own ? draft.label : STARTERS[draft.resin], format);
   if (!label.ok) return label;
-  const sheet = readSheet({ ...TYPICAL, ...label.value }, format);
+  const sheet = readSheet({ ...typicalDraft(format), ...label.value }, format);
   if (!sheet.ok) return { ok: false, errors: { ratio: Object.values(sheet.errors).join(' ') } };
   const note = `A starter sheet: what such resins usually say, of no maker. Put it right from the sheet of your own resin before you rely on a time or a weight. ${sheet.value.note}`;
   return { ok: true, value: own ? sheet.value : { ...sheet.value, note } };

@@ -57,10 +57,18 @@ function DamageZone({ at }: { at: number }) {
 
 /** What has to be mended on the chosen area before it is sealed and coated. */
 export function DamageFields() {
-  const { area, editArea } = useSurvey();
+  const { area, editArea, format } = useSurvey();
   const add = () =>
     editArea({
-      damage: [...area.damage, { kind: 'dent', length: '20 mm', width: '10 mm', depth: '1 mm' }],
+      damage: [
+        ...area.damage,
+        {
+          kind: 'dent',
+          length: format.either('20 mm', '3/4 in'),
+          width: format.either('10 mm', '3/8 in'),
+          depth: format.either('1 mm', '40 mil'),
+        },
+      ],
     });
   return (
     <Flex direction="column" gap="3">

@@ -45,7 +45,7 @@ export function LikeBefore() {
           onChange={(e) => setChosen(e.target.value)}
         />
         <TextField
-          label="Name of the new one"
+          label="It is called"
           placeholder={`${like.name}, copy`}
           maxLength={120}
           value={name}

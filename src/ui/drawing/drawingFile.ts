@@ -1,5 +1,7 @@
 import { plainColour } from './plainColour';
 
+/** Paper round a drawing, in its units. */
+const MARGIN = 16;
 const SVG = 'http://www.w3.org/2000/svg';
 /** Marks what stands in a drawing for the hand only: it is left out of a file. */
 export const HAND_ONLY = 'data-hand';
@@ -37,6 +39,12 @@ function styleOf(shown: Element, copy: Element): void {
   if (copy.tagName === 'text') copy.setAttribute('font-family', 'Barlow, sans-serif');
 }
 
+/** Every part says its own: what a group says for its parts goes, but for how much of it is seen. */
+function plainGroup(copy: Element): void {
+  for (const name of [...Object.keys(STYLED), ...Object.keys(LETTERS), 'font-family'])
+    if (name !== 'opacity') copy.removeAttribute(name);
+}
+
 /** A copy of a part of a page that looks the same without the page. */
 function standalone(shown: Element): Element {
   const copy = shown.cloneNode(true) as Element;
@@ -46,6 +54,7 @@ function standalone(shown: Element): Element {
     const made = copies[i];
     if (!made) continue;
     if (DRAWN.test(made.tagName)) styleOf(part, made);
+    else plainGroup(made);
     for (const { name } of [...made.attributes])
       if (DROPPED.includes(name) || name.startsWith('aria-')) made.removeAttribute(name);
   }
@@ -81,8 +90,11 @@ export function drawingFile(
   fonts: Readonly<Record<'plain' | 'bold', string>>,
 ): string {
   const copy = standalone(shown);
-  const { x, y, width, height } = shown.viewBox.baseVal;
+  const box = shown.viewBox.baseVal;
+  const [x, y] = [box.x - MARGIN, box.y - MARGIN];
+  const [width, height] = [box.width + 2 * MARGIN, box.height + 2 * MARGIN];
   copy.setAttribute('xmlns', SVG);
+  copy.setAttribute('viewBox', `${x} ${y} ${width} ${height}`);
   copy.setAttribute('width', String(width));
   copy.setAttribute('height', String(height));
   const make = (name: string, attributes: Readonly<Record<string, string | number>>) => {

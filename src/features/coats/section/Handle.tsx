@@ -1,5 +1,6 @@
 'use client';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { MIL_M } from '@/core/units';
 import { useFormat } from '@/features/common/useFormat';
 
 interface Props {
@@ -15,7 +16,8 @@ interface Props {
   readonly onCommit: () => void;
 }
 
-const STEP_M = 0.05e-3;
+/** A step by key or drag, m: a twentieth of a millimetre, or two mil. */
+const STEPS_M = { metric: 0.05e-3, us: 2 * MIL_M } as const;
 const KEYS: Readonly<Record<string, number>> = {
   ArrowUp: 1,
   ArrowRight: 1,
@@ -38,10 +40,11 @@ export function Handle({
   onChange,
   onCommit,
 }: Props) {
-  const { show } = useFormat();
+  const { show, units } = useFormat();
+  const stepM = STEPS_M[units];
   const drag = useRef<{ clientY: number; thicknessM: number; pxPerClient: number } | null>(null);
   const set = (wanted: number) =>
-    onChange(Math.min(maxM, Math.max(minM, Math.round(wanted / STEP_M) * STEP_M)));
+    onChange(Math.min(maxM, Math.max(minM, Math.round(wanted / stepM) * stepM)));
   const down = (event: PointerEvent<SVGGElement>) => {
     const svg = event.currentTarget.ownerSVGElement;
     if (!svg) return;
@@ -64,7 +67,7 @@ export function Handle({
     const steps = KEYS[event.key];
     if (steps === undefined) return;
     event.preventDefault();
-    set(thicknessM + steps * STEP_M);
+    set(thicknessM + steps * stepM);
   };
   return (
     <g

@@ -3,7 +3,7 @@ import { editText } from '@/core/units';
 import { FieldReader } from '../fieldReader';
 import type { FormRead } from '../formErrors';
 import type { Format } from '../useFormat';
-import { TIME_FIELDS, TYPICAL, type SheetDraft } from './model';
+import { TIME_FIELDS, TYPICAL, typicalDraft, type SheetDraft } from './model';
 
 /** What every label says. */
 export interface LabelDraft {
@@ -73,13 +73,13 @@ export function sheetFromLabel(
   return {
     ok: true,
     value: {
-      ...TYPICAL,
+      ...typicalDraft(format),
       ...timesOf(workingS, nextCoatS),
       name,
       ...{ by: ratio.by, a: String(ratio.a), b: String(ratio.b) },
       // No label tells them: left empty they are taken as usual, and the sheet says so.
       ...{ densityA: '', densityB: '' },
-      note: `From its label: ratio, working time, next coat after ${editText(nextCoatS, 'h')}. Taken as usual: densities, viscosity, 100 g in the cup, and the other times.`,
+      note: `From its label: ratio, working time, next coat after ${editText(nextCoatS, 'h')}. Taken as usual: densities, viscosity, ${typicalDraft(format).workingMass} in the cup, and the other times.`,
     },
   };
 }

@@ -110,17 +110,32 @@ export const TYPICAL: SheetDraft = {
 };
 
 /** How much faster ten degrees more make a cure, as kJ/mol; 55 is usual (from memory, 45–65). */
-const WARMTH: readonly (readonly [energy: string, words: string])[] = [
-  ['48 kJ/mol', '× 1.9 for 10 °C more'],
-  ['55 kJ/mol', '× 2.1 for 10 °C more, as usual'],
-  ['62 kJ/mol', '× 2.3 for 10 °C more'],
+const WARMTH: readonly (readonly [energy: string, times: string, usual: string])[] = [
+  ['48 kJ/mol', '× 1.9', ''],
+  ['55 kJ/mol', '× 2.1', ', as usual'],
+  ['62 kJ/mol', '× 2.3', ''],
 ];
 
 /** The choices, with what is stored where that is none of them. */
-export const warmthOptions = (stored: string): readonly (readonly [string, string])[] =>
-  stored === '' || WARMTH.some(([energy]) => energy === stored)
-    ? WARMTH
-    : [...WARMTH, [stored, `as stored: ${stored}`]];
+export const warmthOptions = (
+  stored: string,
+  { either }: Format,
+): readonly (readonly [string, string])[] => {
+  const more = either('10 °C', '18 °F');
+  const usual = WARMTH.map(
+    ([energy, times, word]) => [energy, `${times} for ${more} more${word}`] as const,
+  );
+  return stored === '' || usual.some(([energy]) => energy === stored)
+    ? usual
+    : [...usual, [stored, `as stored: ${stored}`]];
+};
+
+/** The typical sheet as a shop of these units would write it. */
+export const typicalDraft = (format: Format): SheetDraft => ({
+  ...TYPICAL,
+  ...format.either({}, { reference: '72 °F', thinnest: '20 mil', thickest: '1/4 in' }),
+  workingMass: format.typed('mass') === 'oz' ? '3.5 oz' : TYPICAL.workingMass,
+});
 
 const hours = (s: number): string => editText(s, s >= 7200 ? 'h' : 'min');
 
@@ -150,8 +165,8 @@ export function draftOfResin(resin: Resin, format: Format): SheetDraft {
     viscosity: editText(sheet.viscosityPaS, 'Pa·s'),
     reference: editText(sheet.referenceTemperatureK, format.typed('temperature')),
     energy: editText(sheet.activationEnergyJMol, 'kJ/mol'),
-    workingMass: editText(sheet.workingMassKg, 'g'),
-    alsoMass: sheet.workingAlso ? editText(sheet.workingAlso.massKg, 'g') : '',
+    workingMass: editText(sheet.workingMassKg, format.typed('mass')),
+    alsoMass: sheet.workingAlso ? editText(sheet.workingAlso.massKg, format.typed('mass')) : '',
     alsoWorking: sheet.workingAlso ? hours(sheet.workingAlso.workingS) : '',
     thinnest: film(sheet.thinnestM),
     thickest: film(sheet.thickestM),

@@ -2,6 +2,8 @@
 import { useDrag } from '@use-gesture/react';
 import type { KeyboardEvent } from 'react';
 import type { Point } from '@/core/geometry';
+import { INCH_M } from '@/core/units';
+import { useFormat } from '@/features/common/useFormat';
 import { usePlan } from './planView';
 
 interface Props {
@@ -25,6 +27,12 @@ const ARROWS: Readonly<Record<string, Point>> = {
   ArrowUp: [0, 1],
   ArrowDown: [0, -1],
 };
+
+/** Steps of an arrow key, m: alone, with Shift, with Alt. */
+const STEPS_M = {
+  metric: { near: 1e-3, far: 0.01, fine: 1e-4 },
+  us: { near: INCH_M / 16, far: INCH_M / 2, fine: INCH_M / 64 },
+} as const;
 
 function Look({ look, chosen }: Pick<Props, 'look' | 'chosen'>) {
   const stroke = 'var(--bm-colors-amber-deep)';
@@ -81,6 +89,7 @@ export function DragPoint(props: Props) {
     onKey,
   } = props;
   const plan = usePlan();
+  const { units } = useFormat();
   const [x, y] = plan.onScreen(at);
   const bind = useDrag(
     ({ xy, first, last, tap, event, memo }) => {
@@ -117,7 +126,8 @@ export function DragPoint(props: Props) {
     if (!arrow) return onKey?.(event);
     event.preventDefault();
     event.stopPropagation();
-    const step = event.shiftKey ? 0.01 : event.altKey ? 1e-4 : 1e-3;
+    const { far, near, fine } = STEPS_M[units];
+    const step = event.shiftKey ? far : event.altKey ? fine : near;
     onMove([
       at[0] + (along === 'y' ? 0 : arrow[0] * step),
       at[1] + (along === 'x' ? 0 : arrow[1] * step),
