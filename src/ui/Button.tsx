@@ -1,6 +1,6 @@
 'use client';
 import { chakra, defineRecipe } from '@chakra-ui/react';
-import { focusRing, TOUCH } from './touch';
+import { FINGER, focusRing, TOUCH } from './touch';
 
 const recipe = defineRecipe({
   base: {
@@ -30,8 +30,8 @@ const recipe = defineRecipe({
       danger: { bg: 'card', color: 'oxide', borderColor: 'oxide', _hover: { bg: 'oxideWash' } },
     },
     size: {
-      sm: { minH: '30px', px: '2.5', fontSize: 'sm' },
-      md: { minH: TOUCH.desk, px: '4', fontSize: 'md' },
+      sm: { minH: '30px', px: '2.5', fontSize: 'sm', ...FINGER },
+      md: { minH: TOUCH.desk, px: '4', fontSize: 'md', ...FINGER },
       bench: { minH: TOUCH.bench, px: '6', fontSize: '2xl' },
     },
   },

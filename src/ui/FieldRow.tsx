@@ -11,20 +11,25 @@ interface Props {
   readonly label: string;
   readonly hint?: string | undefined;
   readonly error?: string | undefined;
+  /** Stands beside the label. */
+  readonly mark?: ReactNode;
   readonly children: (control: ControlProps) => ReactNode;
 }
 
 /** A label, its control, a hint, and a message at the control when something is wrong. */
-export function FieldRow({ label, hint, error, children }: Props) {
+export function FieldRow({ label, hint, error, mark, children }: Props) {
   const id = useId();
   const describedBy = [hint ? `${id}-hint` : '', error ? `${id}-error` : '']
     .filter(Boolean)
     .join(' ');
   return (
     <Box>
-      <chakra.label htmlFor={id} display="block" fontSize="sm" fontWeight="600" mb="1">
-        {label}
-      </chakra.label>
+      <Box mb="1">
+        <chakra.label htmlFor={id} fontSize="sm" fontWeight="600">
+          {label}
+        </chakra.label>
+        {mark}
+      </Box>
       {children({
         id,
         'aria-describedby': describedBy || undefined,

@@ -16,7 +16,7 @@ export function SvgText({ size = 14, weight = 400, family = 'body', halo, style,
       {...(halo && { stroke: halo, strokeWidth: 4, paintOrder: 'stroke', strokeLinejoin: 'round' })}
       {...rest}
       style={{
-        fontSize: `${size}px`,
+        fontSize: `calc(${size}px * var(--bm-letters, 1))`,
         fontWeight: weight,
         fontFamily: `var(--bm-fonts-${family})`,
         ...style,

@@ -1,4 +1,4 @@
-import { TOUCH, focusRing } from './touch';
+import { FINGER, TOUCH, focusRing } from './touch';
 import {
   createSystem,
   defaultBaseConfig,
@@ -18,6 +18,7 @@ const space = Object.fromEntries(STEPS.map((n) => [String(n), { value: `${n * 0.
 const field = {
   width: '100%',
   minH: TOUCH.desk,
+  ...FINGER,
   px: '2.5',
   bg: 'card',
   color: 'ink',

@@ -1,4 +1,7 @@
 /** Heights of touch targets: desk controls and bench controls (design rule: 64 px at the bench). */
 export const TOUCH = { desk: '38px', bench: '72px' } as const;
 
+/** What is aimed at with a finger is no smaller than this, also at the desk (WCAG 2.2, 2.5.5). */
+export const FINGER = { '@media (pointer: coarse)': { minH: '44px', minW: '44px' } } as const;
+
 export const focusRing = { outline: '3px solid', outlineColor: 'focus', outlineOffset: '2px' };

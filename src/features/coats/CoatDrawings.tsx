@@ -9,6 +9,7 @@ import { groundOf, ledgerInputOf, type CoatView, type PieceView } from '@/shop/c
 import { SectionDrawing, type FaceCutView, type SectionBead, type SectionLamina } from './section';
 import { cutFaceView, pathCrossings } from './stretches';
 import { Panel } from '@/ui/Panel';
+import { Scroller } from '@/ui/Scroller';
 import { ThicknessMap } from './ThicknessMap';
 import type { CoatEdit } from './useCoatEdit';
 import type { FieldState } from './useFilmField';
@@ -103,29 +104,31 @@ export function CoatDrawings({ view, selected, edit, field, children }: Props) {
   return (
     <>
       <Panel>
-        <SectionDrawing
-          area={view.wholes.find((w) => w.id === area.partOf) ?? area}
-          support={view.piece.support}
-          line={line}
-          cut={cut}
-          side={area.kind === 'back' ? 'back' : 'face'}
-          beneath={other}
-          freed={freedFilms(laid)}
-          beads={beadsOn(cut, view, laid, line)}
-          told={films.map((f) => f.coat.id)}
-          layerNames={new Map(view.layers.map((l) => [l.id, l.name]))}
-          laminae={[...laminaeOf(cut, view), ...(other ? laminaeOf(other, view) : [])]}
-          {...(free && {
-            editable: {
-              id: coat.id,
-              pouredM: edited.coat.thicknessM,
-              minM: resin.sheet.thinnestM,
-              maxM: Math.max(resin.sheet.thickestM, coat.thicknessM),
-              onChange: setDraftM,
-              onCommit: commit,
-            },
-          })}
-        />
+        <Scroller label="Section" least={600}>
+          <SectionDrawing
+            area={view.wholes.find((w) => w.id === area.partOf) ?? area}
+            support={view.piece.support}
+            line={line}
+            cut={cut}
+            side={area.kind === 'back' ? 'back' : 'face'}
+            beneath={other}
+            freed={freedFilms(laid)}
+            beads={beadsOn(cut, view, laid, line)}
+            told={films.map((f) => f.coat.id)}
+            layerNames={new Map(view.layers.map((l) => [l.id, l.name]))}
+            laminae={[...laminaeOf(cut, view), ...(other ? laminaeOf(other, view) : [])]}
+            {...(free && {
+              editable: {
+                id: coat.id,
+                pouredM: edited.coat.thicknessM,
+                minM: resin.sheet.thinnestM,
+                maxM: Math.max(resin.sheet.thickestM, coat.thicknessM),
+                onChange: setDraftM,
+                onCommit: commit,
+              },
+            })}
+          />
+        </Scroller>
       </Panel>
       <Flex gap="4" align="stretch" wrap="wrap">
         <Box flex="3 1 300px" minW="0">

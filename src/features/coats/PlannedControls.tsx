@@ -12,6 +12,7 @@ import { FieldReader } from '@/features/common/fieldReader';
 import { issueText } from '@/features/common/issueText';
 import { reserveId, reserveOptions, reserveSchool } from '@/features/common/reserves';
 import { useFormat } from '@/features/common/useFormat';
+import { WordMark } from '@/features/common/WordMark';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
@@ -213,6 +214,7 @@ export function PlannedControls({ view, places, onMove, onRemove, ...rest }: Pro
         <PartControls view={view} onSave={rest.onSave} />
         <SelectField
           label="Reserve"
+          mark={<WordMark word="reserve" />}
           value={reserveId(view.coat.reserve)}
           options={reserveOptions}
           onChange={(e) => void rest.onSave({ reserve: reserveSchool(e.target.value) })}

@@ -18,6 +18,7 @@ import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
+import { keepLetters } from '@/ui/keepLetters';
 import { SvgText } from '@/ui/SvgText';
 import { drawMap, MAP, mapScale, type MapDrawing, type MapScale } from './mapModel';
 import { mapExplanation, mapWords } from './mapWords';
@@ -217,6 +218,7 @@ export function ThicknessMap({
         </Button>
       </Flex>
       <svg
+        ref={keepLetters}
         viewBox={`0 0 ${MAP.width} ${MAP.height}`}
         width="100%"
         data-drawing="map"

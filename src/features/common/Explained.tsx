@@ -5,6 +5,8 @@ import type { Explanation } from '@/core/explain';
 import type { Quantity } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
+import { termsIn } from './glossary';
+import { isPhysics, plainWords } from './plainWords';
 import { useFormat } from './useFormat';
 
 interface Props {
@@ -86,6 +88,12 @@ function Copy({ shown }: { shown: RefObject<HTMLElement | null> }) {
   );
 }
 
+const Formula = ({ children }: { children: ReactNode }) => (
+  <Box fontFamily="mono" fontSize="sm" bg="paper" px="2" py="1.5" my="2">
+    {children}
+  </Box>
+);
+
 interface OpenedProps extends Omit<Props, 'children'> {
   readonly shown: RefObject<HTMLElement | null>;
 }
@@ -93,6 +101,8 @@ interface OpenedProps extends Omit<Props, 'children'> {
 function Opened({ explanation, quantity, footer, shown }: OpenedProps) {
   const { show } = useFormat();
   const { title, formula, source, sigma, note } = explanation;
+  const plain = plainWords(title);
+  const folded = isPhysics(formula);
   return (
     <Popover.Positioner>
       <Popover.Content aria-label={title}>
@@ -100,9 +110,13 @@ function Opened({ explanation, quantity, footer, shown }: OpenedProps) {
           <Box fontFamily="heading" fontWeight="600" fontSize="lg">
             {title}
           </Box>
-          <Box fontFamily="mono" fontSize="sm" bg="paper" px="2" py="1.5" my="2">
-            {formula}
-          </Box>
+          {plain && <Box mt="1">{plain}</Box>}
+          {termsIn(title).map(({ word, means }) => (
+            <Box key={word} fontSize="sm" color="ink2" mt="1">
+              <strong>{word}</strong>: {means}
+            </Box>
+          ))}
+          {!folded && <Formula>{formula}</Formula>}
           <Inputs explanation={explanation} />
           {sigma !== undefined && (
             <Box fontSize="sm">
@@ -113,6 +127,14 @@ function Opened({ explanation, quantity, footer, shown }: OpenedProps) {
             <Box fontSize="sm" mt="1">
               {note}
             </Box>
+          )}
+          {folded && (
+            <chakra.details mt="2">
+              <chakra.summary cursor="pointer" fontWeight="600" minH="24px">
+                The physics
+              </chakra.summary>
+              <Formula>{formula}</Formula>
+            </chakra.details>
           )}
           <Box fontSize="xs" color="ink2" mt="2">
             Source: {source}

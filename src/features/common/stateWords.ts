@@ -26,6 +26,16 @@ export const STATE_WORDS: Readonly<Record<CoatState, string>> = {
   'fully cured': 'fully cured',
 };
 
+/** The word of the glossary behind a state. */
+export const STATE_TERM: Partial<Readonly<Record<CoatState, string>>> = {
+  wet: 'working time',
+  set: 'no flow',
+  leathery: 'leathery',
+  'recoat open': 'recoat window',
+  'sand first': 'tooth',
+  'fully cured': 'cure',
+};
+
 /** What the next change of a curing coat means for whoever waits. */
 export function nextWords(view: CoatView): string {
   switch (view.state) {

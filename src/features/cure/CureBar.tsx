@@ -2,6 +2,7 @@ import type { CoatClock } from '@/core/resin';
 import type { Coat } from '@/records';
 import { clockText } from '@/features/common/clockText';
 import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
+import { keepLetters } from '@/ui/keepLetters';
 import { SvgText } from '@/ui/SvgText';
 
 const WIDTH = 780;
@@ -36,6 +37,7 @@ export function CureBar({
   const now = Math.min(WIDTH - 9, Math.max(9, 2 + placeOnBar(spans, nowMs) * (WIDTH - 4)));
   return (
     <svg
+      ref={keepLetters}
       viewBox={`0 0 ${WIDTH} 92`}
       width="100%"
       role="img"

@@ -7,11 +7,13 @@ import { clockText, spanText } from '@/features/common/clockText';
 import { type CoatView, type PieceView, clockNow } from '@/shop/coatView';
 import { Explained } from '@/features/common/Explained';
 import { PieceFrame } from '@/features/common/PieceFrame';
-import { STATE_FILL, STATE_WORDS } from '@/features/common/stateWords';
+import { STATE_FILL, STATE_TERM, STATE_WORDS } from '@/features/common/stateWords';
 import { useFormat } from '@/features/common/useFormat';
 import { Caution } from '@/ui/Caution';
 import { Figure } from '@/ui/Figure';
+import { WordMark } from '@/features/common/WordMark';
 import { Panel } from '@/ui/Panel';
+import { Scroller } from '@/ui/Scroller';
 import { CureBar } from './CureBar';
 import { NextCoat } from './NextCoat';
 import { SiliconeMark } from './SiliconeMark';
@@ -113,6 +115,7 @@ function CoatCure({
         <Box flex="1" minW="220px">
           <Heading as="h2" fontSize="xl">
             {coat.name}: {STATE_WORDS[state]}
+            {STATE_TERM[state] && <WordMark word={STATE_TERM[state]} />}
           </Heading>
           <Box color="ink2" fontSize="sm">
             poured {clockText(coat.pouredMs ?? 0, nowMs)}
@@ -139,7 +142,9 @@ function CoatCure({
         </Box>
       </Flex>
       {!covered && <NextCoat view={view} nowMs={nowMs} />}
-      <CureBar clock={clock} touches={coat.touches} nowMs={nowMs} />
+      <Scroller label="States of the coat" least={640}>
+        <CureBar clock={clock} touches={coat.touches} nowMs={nowMs} />
+      </Scroller>
       <Box fontSize="xs" color="ink2" textAlign="end" mt="1">
         Not to scale: every state is drawn equally wide.
         {coat.touches.length > 0 && ' Pins: touches.'}

@@ -2,6 +2,7 @@
 import { extent } from '@/core/numeric';
 import { flattenPath, shapeBox, shapeSides, type HalfPlane, type Point } from '@/core/geometry';
 import { sandRegion, type PlacedTask, type PrepArea, type PrepFacts } from '@/core/prep';
+import { keepLetters } from '@/ui/keepLetters';
 import { SvgText } from '@/ui/SvgText';
 import type { Station } from './stations';
 
@@ -128,6 +129,7 @@ export function PrepPlan({ facts, lit, limit, stations, onChoose }: Props) {
   const cut = limit && lineOf(limit, view);
   return (
     <svg
+      ref={keepLetters}
       viewBox={`0 0 ${WIDTH} ${view.height}`}
       width="100%"
       role="img"
@@ -160,13 +162,15 @@ export function PrepPlan({ facts, lit, limit, stations, onChoose }: Props) {
             cx={s.xy[0]}
             cy={s.xy[1]}
             r="11"
+            style={{ r: 'calc(11px * var(--bm-letters, 1))' }}
             fill={s.key === lit?.task.key ? 'var(--bm-colors-ink)' : 'var(--bm-colors-card)'}
             stroke="var(--bm-colors-ink)"
             strokeWidth="1.5"
           />
           <SvgText
             x={s.xy[0]}
-            y={s.xy[1] + 4.5}
+            y={s.xy[1]}
+            dominantBaseline="central"
             size={13}
             weight={600}
             textAnchor="middle"

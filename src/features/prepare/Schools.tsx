@@ -5,8 +5,17 @@ import { useAct, useShop } from '@/data/hooks';
 import type { Piece } from '@/records';
 import { choosePieceSchools } from '@/data/repos/prep';
 import { SCHOOL_FIELDS } from '@/features/common/schools';
+import { WordMark } from '@/features/common/WordMark';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
+
+/** Words that the questions turn on. */
+const SCHOOL_TERMS: Partial<Readonly<Record<keyof PrepSchools, string>>> = {
+  mask: 'mask',
+  tooth: 'tooth',
+  recoat: 'recoat window',
+  seal: 'seal',
+};
 
 /** Where this piece is done otherwise than the shop does it. */
 export function Schools({ piece }: { piece: Piece }) {
@@ -36,6 +45,7 @@ export function Schools({ piece }: { piece: Piece }) {
               key={name}
               label={label}
               hint={hint}
+              mark={SCHOOL_TERMS[name] && <WordMark word={SCHOOL_TERMS[name]} />}
               value={piece.prep[name] ?? ''}
               options={[['', `shop: ${shop}`], ...options]}
               onChange={(e) => choose(name, e.target.value)}

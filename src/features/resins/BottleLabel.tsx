@@ -45,7 +45,7 @@ export function BottleLabel({ resin, named }: Props) {
               {resin.name}
             </Heading>
           )}
-          <Figure fontSize="3xl" fontWeight="600" lineHeight="1.1" whiteSpace="nowrap">
+          <Figure fontSize="3xl" fontWeight="600" lineHeight="1.1">
             {ratio.a} : {ratio.b}
           </Figure>
           <Box fontWeight="600">by {ratio.by === 'mass' ? 'weight' : 'volume'}</Box>
@@ -56,14 +56,17 @@ export function BottleLabel({ resin, named }: Props) {
           <Flex
             key={label}
             justify="space-between"
-            gap="3"
+            wrap="wrap"
+            columnGap="3"
             borderTopWidth="1px"
             borderColor="line"
             _first={{ borderTopWidth: '0' }}
             py="1"
           >
             <span>{label}</span>
-            <Figure textAlign="end">{value}</Figure>
+            <Figure textAlign="end" minW="0">
+              {value}
+            </Figure>
           </Flex>
         ))}
         <Box fontSize="xs" color="ink2" mt="1">

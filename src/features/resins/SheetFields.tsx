@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { useShop } from '@/data/hooks';
 import { useFormat } from '@/features/common/useFormat';
+import { WordMark } from '@/features/common/WordMark';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import {
@@ -114,8 +115,12 @@ export function SheetFields({ form }: { form: UseFormReturn<SheetDraft> }) {
         />
       </Group>
       <Group title="Flow and limits">
-        <TextField label="Fresh viscosity" {...bind('viscosity')} />
-        <TextField label="Thinnest lift" {...bind('thinnest')} />
+        <TextField
+          label="Fresh viscosity"
+          mark={<WordMark word="viscosity" />}
+          {...bind('viscosity')}
+        />
+        <TextField label="Thinnest lift" mark={<WordMark word="lift" />} {...bind('thinnest')} />
         <TextField label="Thickest lift" {...bind('thickest')} />
         <TextField label="Shortest stir" hint="Less wants a hold at the bench" {...bind('stir')} />
       </Group>

@@ -10,6 +10,7 @@ import { Explained } from '@/features/common/Explained';
 import { RoomAir } from '@/features/common/RoomAir';
 import { useFormat, type Format } from '@/features/common/useFormat';
 import { roomAlarms } from '@/shop/roomAlarms';
+import { WordMark } from '@/features/common/WordMark';
 import { Button } from '@/ui/Button';
 import { Caution } from '@/ui/Caution';
 import { Figure } from '@/ui/Figure';
@@ -27,6 +28,12 @@ import {
 import { SensorPanel } from './SensorPanel';
 
 const RoomChart = dynamic(() => import('./RoomChart').then((m) => m.RoomChart), { ssr: false });
+
+/** The word behind a tile. */
+const TILE_TERM: Partial<Readonly<Record<RoomTile['id'], string>>> = {
+  dew: 'dew point',
+  blush: 'blush',
+};
 
 const HOUR = 3_600_000;
 const SHOWN = 40;
@@ -62,35 +69,39 @@ function Tiles({ nowMs }: { nowMs: number }) {
       borderColor="line"
       mb="4"
     >
-      {roomTiles(room, nowMs).map((tile) => (
-        <Box key={tile.id} p="3" borderRightWidth="1px" borderColor="line" minW="0">
-          <Box fontSize="sm" color="ink2">
-            {tile.label}
+      {roomTiles(room, nowMs).map((tile) => {
+        const term = TILE_TERM[tile.id];
+        return (
+          <Box key={tile.id} p="3" borderRightWidth="1px" borderColor="line" minW="0">
+            <Box fontSize="sm" color="ink2">
+              {tile.label}
+              {term && <WordMark word={term} />}
+            </Box>
+            {tile.value !== null && (
+              <Figure fontSize="2xl" fontWeight="600" lineHeight="1.2">
+                {tile.explanation ? (
+                  <Explained
+                    explanation={tile.explanation}
+                    quantity={tile.id === 'dew' ? 'temperature' : 'number'}
+                  >
+                    {tileText(tile, format)}
+                  </Explained>
+                ) : (
+                  tileText(tile, format)
+                )}
+              </Figure>
+            )}
+            <Box
+              fontSize={tile.value === null ? 'md' : 'xs'}
+              fontWeight={tile.verdict === 'plain' ? '400' : '600'}
+              color={VERDICTS[tile.verdict].color}
+            >
+              {VERDICTS[tile.verdict].mark}
+              {tile.words}
+            </Box>
           </Box>
-          {tile.value !== null && (
-            <Figure fontSize="2xl" fontWeight="600" lineHeight="1.2">
-              {tile.explanation ? (
-                <Explained
-                  explanation={tile.explanation}
-                  quantity={tile.id === 'dew' ? 'temperature' : 'number'}
-                >
-                  {tileText(tile, format)}
-                </Explained>
-              ) : (
-                tileText(tile, format)
-              )}
-            </Figure>
-          )}
-          <Box
-            fontSize={tile.value === null ? 'md' : 'xs'}
-            fontWeight={tile.verdict === 'plain' ? '400' : '600'}
-            color={VERDICTS[tile.verdict].color}
-          >
-            {VERDICTS[tile.verdict].mark}
-            {tile.words}
-          </Box>
-        </Box>
-      ))}
+        );
+      })}
     </Grid>
   );
 }

@@ -92,6 +92,7 @@ export function BenchStrip() {
       <Flex
         as="section"
         aria-label="Bench strip"
+        data-strip
         bg="card"
         borderBottomWidth="1.5px"
         borderColor="ink"

@@ -9,6 +9,7 @@ import {
   usualGround,
 } from '@/core/piece';
 import { Button } from '@/ui/Button';
+import { WordMark } from '@/features/common/WordMark';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { DamageFields } from './DamageFields';
@@ -143,6 +144,7 @@ export function SurfaceFields() {
     <Flex direction="column" gap="3">
       <SelectField
         label="Porosity"
+        mark={<WordMark word="porous" />}
         value={area.porosity}
         options={POROSITIES.map((p) => [p, POROSITY_WORDS[p]])}
         onChange={(e) => editArea({ porosity: e.target.value as AreaDraft['porosity'] })}

@@ -165,7 +165,10 @@ describe('survey form', () => {
           expect(back?.relief).toHaveLength(area.relief.length);
           for (const [key, value] of Object.entries(area.shape))
             if (typeof value === 'number')
-              expect(Number(back?.shape[key as keyof typeof back.shape]) / value).toBeCloseTo(1, format === US ? 4 : 8);
+              expect(Number(back?.shape[key as keyof typeof back.shape]) / value).toBeCloseTo(
+                1,
+                format === US ? 4 : 8,
+              );
         });
       }
     }

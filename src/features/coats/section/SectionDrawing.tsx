@@ -13,6 +13,7 @@ import { ScaleBar, Substrate } from './Ground';
 import { bothSides, OtherSide, tallPx } from './OtherSide';
 import { BeadShape, Layers, Standing } from './Standing';
 import type { FaceLayout, SectionLamina, SectionLayout } from './layout';
+import { keepLetters } from '@/ui/keepLetters';
 import { SvgText } from '@/ui/SvgText';
 
 interface Props {
@@ -139,6 +140,7 @@ export function SectionDrawing({
   const told = laminae.map((l) => `${l.name}: ${STATE_WORDS[l.state]}`).join('; ');
   return (
     <svg
+      ref={keepLetters}
       viewBox={`0 0 ${SECTION.width} ${SECTION.height + hangsPx}`}
       width="100%"
       data-drawing="section"

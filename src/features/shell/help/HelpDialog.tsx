@@ -3,7 +3,7 @@ import { Box, Dialog, Heading, Portal } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
-import { searchTerms } from './glossary';
+import { searchTerms } from '@/features/common/glossary';
 import { KEYS, placeHelp } from './places';
 
 /** Pairs of a word and what is said of it. */

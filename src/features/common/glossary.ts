@@ -138,3 +138,18 @@ export function searchTerms(search: string): readonly Term[] {
     wanted.every((w) => `${word} ${means}`.toLowerCase().includes(w)),
   );
 }
+
+/** A word’s entry. @throws RangeError for a word that has none: a mark without a meaning is a bug */
+export function termOf(word: string): Term {
+  const found = GLOSSARY.find((t) => t.word === word);
+  if (!found) throw new RangeError(`termOf: no entry for ${word}`);
+  return found;
+}
+
+/** Entries for the words in a title: `Dome inside its rim` tells what a dome is. */
+export const termsIn = (title: string): readonly Term[] => {
+  const words = title.toLowerCase().split(/[^\p{L}]+/u);
+  return GLOSSARY.filter(({ word }) =>
+    word.split(', ').some((w) => w.split(' ').every((part) => words.includes(part))),
+  );
+};

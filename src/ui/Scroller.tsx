@@ -1,0 +1,26 @@
+'use client';
+import { Box } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { useWidth } from './useWidth';
+
+interface Props {
+  readonly label: string;
+  /** Least width of what is in it, px. */
+  readonly least: number;
+  readonly children: ReactNode;
+}
+
+/** On a small screen a drawing keeps its width and is moved under the finger; the page itself does not move. */
+export function Scroller({ label, least, children }: Props) {
+  const [ref, width] = useWidth<HTMLDivElement>();
+  const moves = width !== null && width < least;
+  return (
+    <Box
+      ref={ref}
+      overflowX="auto"
+      {...(moves && { tabIndex: 0, role: 'region', 'aria-label': label })}
+    >
+      <Box minW={`${least}px`}>{children}</Box>
+    </Box>
+  );
+}
