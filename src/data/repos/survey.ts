@@ -6,7 +6,7 @@ import type { Support } from '@/core/piece';
 import type { Area, Coat, Defect, Id, Layer, Photo, Piece, TableName } from '@/records';
 import { placedAreas } from '@/shop/placed';
 import { followPlaces } from '@/shop/followPlaces';
-import { act, type ActionContext } from '../write';
+import { act, type ActionContext, type Writer } from '../write';
 import { coatRows, pieceRows } from './coats';
 import { without } from './without';
 
@@ -64,31 +64,47 @@ function mergedSurvey(
   return { ...piece.value, areas: areas.value };
 }
 
+/** Writes a new piece with its areas and photos, and its entry of the log. */
+async function putPiece(
+  w: Writer,
+  context: ActionContext,
+  { areas, ...told }: Survey,
+  photos: readonly NewPhoto[],
+): Promise<Id<'piece'>> {
+  const piece: Piece = {
+    ...told,
+    id: context.newId(),
+    createdMs: context.nowMs,
+    prep: {},
+    up: 'front',
+    turnedMs: null,
+    closedMs: null,
+  };
+  await w.put('pieces', piece);
+  for (const row of areaRows(context, piece.id, areas)) await w.put('areas', row);
+  for (const row of photoRows(context, piece.id, photos)) await w.put('photos', row);
+  await w.log('piece added', { pieceId: piece.id, text: piece.name });
+  return piece.id;
+}
+
 /** Adds a piece with its areas, and the photos they were traced from. Returns the piece's id. */
-export function addPiece(
+export const addPiece = (
   db: ShopDb,
   context: ActionContext,
   survey: Survey,
   photos: readonly NewPhoto[] = [],
-): Promise<Id<'piece'>> {
-  return act(db, context, ['pieces', 'areas', 'photos'], async (w) => {
-    const { areas, ...told } = survey;
-    const piece: Piece = {
-      ...told,
-      id: context.newId(),
-      createdMs: context.nowMs,
-      prep: {},
-      up: 'front',
-      turnedMs: null,
-      closedMs: null,
-    };
-    await w.put('pieces', piece);
-    for (const row of areaRows(context, piece.id, areas)) await w.put('areas', row);
-    for (const row of photoRows(context, piece.id, photos)) await w.put('photos', row);
-    await w.log('piece added', { pieceId: piece.id, text: piece.name });
-    return piece.id;
+): Promise<Id<'piece'>> =>
+  act(db, context, ['pieces', 'areas', 'photos'], (w) => putPiece(w, context, survey, photos));
+
+/** Adds the pieces of a list: all of them or none. */
+export const addPieces = (
+  db: ShopDb,
+  context: ActionContext,
+  surveys: readonly Survey[],
+): Promise<void> =>
+  act(db, context, ['pieces', 'areas'], async (w) => {
+    for (const survey of surveys) await putPiece(w, context, survey, []);
   });
-}
 
 /**
  * A piece like another one: its survey, and its coats and layers as a plan. Pictures stay with the first.

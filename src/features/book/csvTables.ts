@@ -1,5 +1,6 @@
 import { csvOf, isoCell, type Cell } from '@/data/exchange/csv';
-import { readingsOf } from '@/records';
+import { shapeBox } from '@/core/geometry';
+import { edgeHeightOf, readingsOf, type Area } from '@/records';
 import { ledgerOf, pieceViews, type CoatView } from '@/shop/coatView';
 import type { Shop } from '@/shop/shop';
 
@@ -8,14 +9,22 @@ interface Table {
   readonly rows: readonly (readonly Cell[])[];
 }
 
+/** Width, depth, diameter and height of the edge of a face, m; a disc has a diameter alone. */
+function sizeCells(face: Area | undefined): Cell[] {
+  if (!face) return [null, null, null, null];
+  const { widthM, heightM } = shapeBox(face.shape);
+  const round = face.shape.kind === 'disc';
+  return [...(round ? [null, null, widthM] : [widthM, heightM, null]), edgeHeightOf(face)];
+}
+
 function pieces(shop: Shop, nowMs: number): Table {
   return {
     fields: [
-      ...['piece', 'job', 'count', 'support', 'coats', 'coats_poured', 'findings_open', 'note'],
-      ...['created', 'due', 'left', 'id'],
+      ...['piece', 'job', 'count', 'support', 'width_m', 'depth_m', 'diameter_m', 'edge_m'],
+      ...['coats', 'coats_poured', 'findings_open', 'note', 'created', 'due', 'left', 'id'],
     ],
-    rows: pieceViews(shop, nowMs).map(({ piece, coats, openDefects }) => [
-      ...[piece.name, piece.job, piece.count, piece.support],
+    rows: pieceViews(shop, nowMs).map(({ piece, coats, openDefects, drawn }) => [
+      ...[piece.name, piece.job, piece.count, piece.support, ...sizeCells(drawn[0])],
       ...[coats.length, coats.filter((c) => c.clock).length, openDefects, piece.note],
       ...[isoCell(piece.createdMs), isoCell(piece.dueMs), isoCell(piece.closedMs), piece.id],
     ]),

@@ -9,6 +9,7 @@ import { useFormat } from '@/features/common/useFormat';
 import { emptyDraft, type SurveyDraft } from './draft';
 import { reviveSurvey, type KeptSurvey } from './keptSurvey';
 import { LikeBefore } from './LikeBefore';
+import { ListPanel } from './ListPanel';
 import { SurveyForm } from './SurveyForm';
 
 interface Props {
@@ -68,6 +69,7 @@ export function NewPieceScreen() {
         />
       )}
       <LikeBefore />
+      <ListPanel />
     </>
   );
 }

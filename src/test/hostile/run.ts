@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { outlineFromDrawing, readDxf, readSvg } from '@/core/exchange';
+import { readReadingsCsv } from '@/core/exchange/readingsCsv';
 import { measureShape, workRegion } from '@/core/geometry';
 import { seededRandom } from '@/core/numeric';
 import { readBundle } from '@/data/exchange/bundle';
@@ -7,12 +8,16 @@ import { compareBundle } from '@/data/exchange/bundle/threeWay';
 import type { AnyTables } from '@/data/migrations';
 import { calendarText } from '@/features/book/calendarFile';
 import { CSV_TABLES, csvTable } from '@/features/book/csvTables';
+import { formatOf } from '@/features/common/useFormat';
+import { readPieceList, type ListedPiece } from '@/features/survey/pieceList';
+import { DEFAULT_SETTINGS } from '@/records';
 import { shopDates } from '@/shop/calendar';
 import { hostileBundle } from './bundles';
 import { readShopFile } from '@/data/exchange/shopFile';
 import { shopOf, tryShop } from '@/features/everyView/tryShop';
 import { LARGEST_ANSWER, serveJob } from '@/workers/serveJob';
 import { brokenViews } from './everyView';
+import { hostileList } from './lists';
 import { hostileDxf, hostileRequest, hostileShop, hostileSvg, smallShop } from './inputs';
 
 /** Limits of one input. */
@@ -98,6 +103,35 @@ function drawingAttempt(read: typeof readSvg, make: (random: () => number) => st
   };
 }
 
+const METRIC = formatOf(DEFAULT_SETTINGS);
+/** What is wrong with what was made of a list of pieces; undefined: nothing. */
+function wrongPiece({ line, survey, faults }: ListedPiece): string | undefined {
+  if (!survey) return faults.some((f) => f.trim() !== '') ? undefined : `line ${line}: no words`;
+  const areas = survey.areas.map(({ shape }) => measureShape(shape));
+  const sound = areas.every((m) => m.areaM2 > 0 && m.perimeterM > 0);
+  return sound && survey.name !== '' ? undefined : `line ${line} is accepted and is nothing`;
+}
+
+/** A table is read as a list of pieces and as the readings of a logger; what is taken can be measured and is in order. */
+function listAttempt(): Attempt {
+  return (random) => {
+    const text = hostileList(random);
+    const { rows } = readPieceList(text, METRIC);
+    const wrong = rows.map(wrongPiece).find((w) => w !== undefined);
+    if (wrong) return because(wrong, true);
+    const { readings } = readReadingsCsv(text, { nowMs, offsetMinAt: () => 0, dayFirst: true });
+    const odd = readings.some(
+      (r, i) =>
+        !(r.temperatureK > 0) || r.atMs < (readings[i - 1]?.atMs ?? 0) || r.atMs > nowMs + 6e5,
+    );
+    const accepted = readings.length > 0 || rows.some((r) => r.survey !== null);
+    return because(
+      odd ? 'accepted, but its readings are out of order or of sense' : undefined,
+      accepted,
+    );
+  };
+}
+
 function requestAttempt(): Attempt {
   const text = readFileSync('docs/api.md', 'utf8');
   const examples = [...text.matchAll(/```json request\n([\s\S]*?)```/g)].map(
@@ -161,6 +195,7 @@ export async function runHostile(total: number, seed: number): Promise<HostileRo
     await run('bundles', seed + 5, share(0.12), bundleAttempt()),
     await run('SVG', seed + 2, share(0.2), drawingAttempt(readSvg, hostileSvg)),
     await run('DXF', seed + 3, share(0.2), drawingAttempt(readDxf, hostileDxf)),
-    await run('requests', seed + 4, share(0.26), requestAttempt()),
+    await run('requests', seed + 4, share(0.16), requestAttempt()),
+    await run('CSV', seed + 6, share(0.1), listAttempt()),
   ];
 }
