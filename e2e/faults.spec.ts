@@ -2,13 +2,16 @@ import type { BrowserContext, Page } from '@playwright/test';
 import { seededRandom } from '../src/core/numeric';
 import { expect, mainButton, openDemo, openPiece, START, startMixing, test } from './bench';
 import {
+  backUp,
   comeBack,
   dump,
   expectAgreement,
   failNext,
   heading,
+  pickBundle,
   press,
   STEPS,
+  takeBundle,
   type Step,
 } from './faults';
 
@@ -147,6 +150,32 @@ const FAULTS: Readonly<Record<string, Fault>> = {
     await context.setOffline(false);
     return page;
   },
+  'an older bundle taken in': async (scene) => {
+    const { page, context, step } = scene;
+    await expect(heading(page, step.before)).toBeVisible();
+    const book = await comeBack(context, '/book');
+    const older = await backUp(book);
+    await press(page, step);
+    await done(scene);
+    // What the bench did since is newer than the file: nothing of it goes.
+    await takeBundle(book, older);
+    await book.close();
+    await expect(heading(page, step.after)).toBeVisible();
+    return page;
+  },
+  'closed while a bundle is taken in': async (scene) => {
+    const { page, context, step } = scene;
+    await expect(heading(page, step.before)).toBeVisible();
+    const book = await comeBack(context, '/book');
+    const older = await backUp(book);
+    await press(page, step);
+    await done(scene);
+    await pickBundle(book, older);
+    const take = book.getByRole('dialog').getByRole('button', { name: 'Take it in' });
+    if (await take.isVisible()) await take.click();
+    await book.close();
+    return page;
+  },
   'no room left': async (scene) => {
     const { page, context, step } = scene;
     await expect(heading(page, step.before)).toBeVisible();
@@ -164,41 +193,79 @@ const FAULTS: Readonly<Record<string, Fault>> = {
     return done(scene);
   },
 };
-const NAMES = Object.keys(FAULTS);
+/** Without its server, and opened anew: only a browser that keeps the application has these. */
+const OFFLINE: Readonly<Record<string, Fault>> = {
+  'opened again offline': async ({ page, context, step, path }) => {
+    await expect(heading(page, step.before)).toBeVisible();
+    await context.setOffline(true);
+    await page.goto(path);
+    await press(page, step);
+    await expect(heading(page, step.after)).toBeVisible();
+    await page.reload();
+    await expect(heading(page, step.after)).toBeVisible();
+    await context.setOffline(false);
+    return page;
+  },
+  'closed tab, offline': async ({ page, context, step, path }) => {
+    await context.setOffline(true);
+    await press(page, step);
+    await page.close();
+    const again = await comeBack(context, path);
+    await expect(heading(again, step.before).or(heading(again, step.after)).first()).toBeVisible();
+    await context.setOffline(false);
+    return again;
+  },
+};
+const EVERY: Readonly<Record<string, Fault>> = { ...FAULTS, ...OFFLINE };
+const EVERY_NAME = Object.keys(EVERY);
+
+/** One seed: the fault in its turn, at a step of its own. */
+function seeded(seed: number, kept: boolean): void {
+  const random = seededRandom(9000 + seed);
+  const name = EVERY_NAME[seed % EVERY_NAME.length] ?? '';
+  if (name in OFFLINE !== kept) return;
+  const at = Math.floor(random() * STEPS.length);
+  test(`${seed}: ${name} at “${STEPS[at]?.name}”`, async ({ page: first, context }) => {
+    await openDemo(first);
+    if (kept) {
+      await first.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+      await expect
+        .poll(() => first.evaluate(() => navigator.serviceWorker.controller !== null))
+        .toBe(true);
+    }
+    await openPiece(first, 'Viaduct painting', 'coats');
+    await first.getByRole('link', { name: 'Add to a wet session' }).click();
+    await startMixing(first);
+    await expect(first).toHaveURL(/\/wet\/[^n]/);
+    const path = new URL(first.url()).pathname;
+    let page = first;
+    for (const [i, step] of STEPS.entries()) {
+      if (i === at) {
+        page = (await EVERY[name]?.({ page, context, path, step, random })) ?? page;
+        // A tap that the page did not live to store is not shown as done: then it is to be done again.
+        await expect(
+          heading(page, step.before).or(heading(page, step.after)).first(),
+        ).toBeVisible();
+        expectAgreement(await dump(page));
+        if (!(await heading(page, step.before).isVisible())) continue;
+      }
+      await press(page, step);
+      await expect(heading(page, step.after)).toBeVisible();
+    }
+    const end = await dump(page);
+    expectAgreement(end);
+    expect(end.sessions.every((s) => s['endedMs'] !== null)).toBe(true);
+  });
+}
+
+const ALLOWED = ['Failed to fetch', 'net::ERR_INTERNET_DISCONNECTED', 'Failed to load resource'];
 
 test.describe('seeded faults over the wet session: nothing lost, records and log agree', () => {
-  test.use({
-    allowed: ['Failed to fetch', 'net::ERR_INTERNET_DISCONNECTED', 'Failed to load resource'],
-  });
-  for (let seed = 0; seed < COUNT; seed += 1) {
-    const random = seededRandom(9000 + seed);
-    // Every fault in turn, each at a step of its own.
-    const name = NAMES[seed % NAMES.length] ?? '';
-    const at = Math.floor(random() * STEPS.length);
-    test(`${seed}: ${name} at “${STEPS[at]?.name}”`, async ({ page: first, context }) => {
-      await openDemo(first);
-      await openPiece(first, 'Viaduct painting', 'coats');
-      await first.getByRole('link', { name: 'Add to a wet session' }).click();
-      await startMixing(first);
-      await expect(first).toHaveURL(/\/wet\/[^n]/);
-      const path = new URL(first.url()).pathname;
-      let page = first;
-      for (const [i, step] of STEPS.entries()) {
-        if (i === at) {
-          page = (await FAULTS[name]?.({ page, context, path, step, random })) ?? page;
-          // A tap that the page did not live to store is not shown as done: then it is to be done again.
-          await expect(
-            heading(page, step.before).or(heading(page, step.after)).first(),
-          ).toBeVisible();
-          expectAgreement(await dump(page));
-          if (!(await heading(page, step.before).isVisible())) continue;
-        }
-        await press(page, step);
-        await expect(heading(page, step.after)).toBeVisible();
-      }
-      const end = await dump(page);
-      expectAgreement(end);
-      expect(end.sessions.every((s) => s['endedMs'] !== null)).toBe(true);
-    });
-  }
+  test.use({ allowed: ALLOWED });
+  for (let seed = 0; seed < COUNT; seed += 1) seeded(seed, false);
+});
+
+test.describe('the same in a browser that keeps the application', () => {
+  test.use({ allowed: ALLOWED, serviceWorkers: 'allow' });
+  for (let seed = 0; seed < COUNT; seed += 1) seeded(seed, true);
 });

@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { expect, holdDown, mainButton } from './bench';
+import { downloadedBytes, expect, holdDown, mainButton } from './bench';
 
 /** Rows of the shop as the browser holds them. */
 export interface Dump {
@@ -163,3 +163,28 @@ export const failNext = (page: Page, what: 'put' | 'add' | 'abort'): Promise<voi
       throw new DOMException('The disk is full', 'QuotaExceededError');
     };
   }, what);
+
+/** The whole shop as it is now, as a file. */
+export const backUp = (book: Page): Promise<Buffer> =>
+  downloadedBytes(book, () => book.getByRole('button', { name: 'Back up now' }).click());
+
+/** Chooses a bundle in Book and waits until it was read. */
+export async function pickBundle(book: Page, buffer: Buffer): Promise<void> {
+  await book
+    .getByLabel('Shop file')
+    .setInputFiles({ name: 'bundle.zip', mimeType: 'application/zip', buffer });
+  await expect(book.getByRole('dialog')).toBeVisible();
+}
+
+/** Takes a bundle in, where there is anything in it to take, and waits until that is said. */
+export async function takeBundle(book: Page, buffer: Buffer): Promise<void> {
+  await pickBundle(book, buffer);
+  const dialog = book.getByRole('dialog');
+  if (await dialog.getByText('All that is in it is here already.').isVisible()) {
+    await book.keyboard.press('Escape');
+    await expect(dialog).toHaveCount(0);
+    return;
+  }
+  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await expect(book.getByText(/^Taken in: \d+ rows? changed/)).toBeVisible();
+}
