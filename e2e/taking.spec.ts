@@ -1,5 +1,14 @@
 import { XMLParser } from 'fast-xml-parser';
-import { downloaded, downloadedBytes, expect, openDemo, openPiece, pdfWords, test } from './bench';
+import {
+  downloaded,
+  downloadedBytes,
+  expect,
+  expectAccessible,
+  openDemo,
+  openPiece,
+  pdfWords,
+  test,
+} from './bench';
 
 test('section and map leave as SVG and PNG that need no page, the coat plan as PDF', async ({
   page,
@@ -80,4 +89,55 @@ test('backups go into a chosen folder by themselves, and a browser that forgot i
   await page.getByRole('button', { name: 'No folder any more' }).click();
   await expect(page.getByRole('button', { name: 'Back up into a folder' })).toBeVisible();
   expect(Object.keys(await files())).toHaveLength(1);
+});
+
+test('pieces come in from a list: what is wrong is said by its line, the sound ones are added', async ({
+  page,
+}) => {
+  await openDemo(page, '/pieces/new');
+  const list = page.getByRole('region', { name: 'From a list' });
+  const text =
+    'piece,count,support,width_mm,depth_mm\nDoor plate,4,tile,120,80\nLost,1,tile,wide,80\n';
+  await list
+    .getByLabel('CSV of pieces')
+    .setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await expect(list.getByText('1 of 2 rows can be added.')).toBeVisible();
+  await expect(list.getByText(/^Line 3, Lost: width: /)).toBeVisible();
+  await list.getByRole('button', { name: 'Add the piece' }).click();
+  await expect(page.getByRole('heading', { level: 2, name: /Door plate/ })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 2, name: 'Lost' })).toHaveCount(0);
+});
+
+test('any piece is a template: its coats are planned again under another name', async ({
+  page,
+}) => {
+  await openDemo(page, '/pieces/new');
+  const like = page.getByRole('region', { name: 'Like one before' });
+  await like
+    .getByLabel('Piece that it is like')
+    .selectOption({ label: 'Dining-car serving board' });
+  await like.getByLabel('It is called').fill('Second board');
+  await like.getByRole('button', { name: 'Add it with its coats' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Second board' })).toBeVisible();
+  await expect(
+    page.getByRole('navigation', { name: 'Stages of the piece' }).getByText('0 of 2'),
+  ).toBeVisible();
+});
+
+test('a word is told where it stands, and an opened number says it plainly first', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await openPiece(page, 'Viaduct painting', 'cure');
+  await page.getByRole('button', { name: 'What is meant by recoat window?' }).first().click();
+  await expect(page.getByRole('dialog', { name: 'recoat window' })).toContainText(/sand/);
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await openPiece(page, 'Viaduct painting', 'coats');
+  await page.getByRole('button', { name: /^Film that open edges hold: how/ }).click();
+  const opened = page.getByRole('dialog', { name: 'Film that open edges hold' });
+  await expect(opened.getByText(/^Poured thicker, resin runs over/)).toBeVisible();
+  await expect(opened.getByText(/sin\(θ/)).toBeHidden();
+  await opened.getByText('The physics').click();
+  await expect(opened.getByText(/sin\(θ/)).toBeVisible();
 });

@@ -39,4 +39,7 @@ const recipe = defineRecipe({
 });
 
 /** A button, or with `asChild` a link that looks like one. */
-export const Button = chakra('button', recipe, { defaultProps: { type: 'button' } });
+export const Button = chakra('button', recipe, {
+  // On paper nothing can be pressed: `data-act` is not printed.
+  defaultProps: { type: 'button', 'data-act': '' } as { type: 'button' },
+});

@@ -32,11 +32,12 @@ async function shell(request: Request): Promise<Response> {
 
 /**
  * A kept worker without the address it was kept under: the browser would take that for the worker's own, and what the
- * page wrote behind it (#) would be gone.
+ * page wrote behind it (#) would be gone. It is given whole: what is still being sent when its page goes away would keep
+ * this worker busy, and a new version waits for that.
  */
 async function worker(request: Request): Promise<Response> {
   const kept = await serwist.matchPrecache(new URL(request.url).pathname);
-  return kept ? new Response(kept.body, { headers: kept.headers }) : fetch(request);
+  return kept ? new Response(await kept.blob(), { headers: kept.headers }) : fetch(request);
 }
 
 /** Pages and workers are answered here, before the kept files are asked. */

@@ -138,7 +138,7 @@ function Imports() {
 /** The shop as files, and back. */
 export function ShopFiles() {
   return (
-    <Panel as="section" aria-label="Files">
+    <Panel as="section" data-noprint aria-label="Files">
       <Heading as="h2" fontSize="lg" mb="3">
         Files
       </Heading>

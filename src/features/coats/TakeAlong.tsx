@@ -79,7 +79,7 @@ export function TakeAlong({ view, drawings }: Props) {
       saveFile(`${name}-coat-plan.pdf`, 'application/pdf', bytes as BlobPart);
     });
   return (
-    <Panel as="section" aria-label="To take along">
+    <Panel as="section" data-noprint aria-label="To take along">
       <Flex wrap="wrap" align="center" columnGap="5" rowGap="2">
         <Heading as="h2" fontSize="lg">
           To take along

@@ -142,7 +142,7 @@ function CoatCure({
         </Box>
       </Flex>
       {!covered && <NextCoat view={view} nowMs={nowMs} />}
-      <Scroller label="States of the coat" least={640}>
+      <Scroller label="States of the coat" least={500}>
         <CureBar clock={clock} touches={coat.touches} nowMs={nowMs} />
       </Scroller>
       <Box fontSize="xs" color="ink2" textAlign="end" mt="1">

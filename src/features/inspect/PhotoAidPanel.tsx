@@ -97,7 +97,7 @@ export function PhotoAidPanel({ view, area, aid }: Props) {
     aid.drop(key);
   };
   return (
-    <Panel as="section" aria-label="Photo aid">
+    <Panel as="section" data-noprint aria-label="Photo aid">
       <Heading as="h2" fontSize="lg" mb="2">
         Look over a photo
       </Heading>

@@ -152,7 +152,7 @@ export function OwnStep({ view }: { view: PieceView }) {
         : [...draft.areaIds, id],
     });
   return (
-    <Panel as="section" aria-label="Add a step">
+    <Panel as="section" aria-label="Add a step" data-noprint>
       <Heading as="h2" fontSize="lg" mb="2">
         Add a step of your own
       </Heading>

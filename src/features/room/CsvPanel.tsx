@@ -112,7 +112,7 @@ export function CsvPanel() {
     setRead(null);
   };
   return (
-    <Panel as="section" aria-label="Readings out of a file">
+    <Panel as="section" data-noprint aria-label="Readings out of a file">
       <Heading as="h2" fontSize="lg" mb="2">
         From a file
       </Heading>

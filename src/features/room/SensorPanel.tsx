@@ -115,7 +115,7 @@ export function SensorPanel() {
       chooseSensor(db, c, choice),
     );
   return (
-    <Panel as="section" aria-label="Sensor of the room">
+    <Panel as="section" data-noprint aria-label="Sensor of the room">
       <Heading as="h2" fontSize="lg" mb="2">
         Sensor
       </Heading>

@@ -3,6 +3,7 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import { SCHOOL_FIELDS } from '@/features/common/schools';
 import { reserveOptions } from '@/features/common/reserves';
 import type { PrepSchools } from '@/core/prep';
+import { useFormat, type Format } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { BlankSelect, BlankText, Sentence } from './Blank';
 import type { SettingsDraft } from './model';
@@ -26,14 +27,16 @@ const SCALES = [
   ['g', 'grams'],
   ['oz', 'ounces'],
 ] as const;
-const RULES = [
-  ['five', '5 fl oz for 12 × 12 in (1.6 mm)'],
-  ['six', '6 fl oz for 12 × 12 in (1.9 mm)'],
-] as const;
+const rules = ({ either }: Format) =>
+  [
+    ['five', `5 fl oz for 12 × 12 in (${either('1.6 mm', '63 mil')})`],
+    ['six', `6 fl oz for 12 × 12 in (${either('1.9 mm', '75 mil')})`],
+  ] as const;
 
 /** How the shop works, as sentences to complete. */
 export function SettingsForm() {
   const { register, save, formState, saved, touched } = useSettingsForm();
+  const format = useFormat();
   const error = (field: keyof SettingsDraft) => formState.errors[field]?.message;
   const text = (field: keyof SettingsDraft) => ({ error: error(field), ...register(field) });
   return (
@@ -70,7 +73,12 @@ export function SettingsForm() {
       </Sentence>
       <Sentence>
         Beside the ledger stands the rule of{' '}
-        <BlankSelect label="Rule of thumb to compare with" options={RULES} {...register('rule')} />.
+        <BlankSelect
+          label="Rule of thumb to compare with"
+          options={rules(format)}
+          {...register('rule')}
+        />
+        .
       </Sentence>
       {SCHOOL_FIELDS.map(({ name, label, hint, options }) => {
         const [before, after] = SCHOOL_WORDS[name];

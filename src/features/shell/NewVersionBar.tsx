@@ -4,7 +4,7 @@ import { useOffline } from './useOffline';
 
 /** A new version never comes by itself: it says that it is here, and waits. */
 export function NewVersionBar() {
-  const { waits, take } = useOffline();
+  const { waits, take, taking } = useOffline();
   if (!waits) return null;
   return (
     <Flex
@@ -23,8 +23,10 @@ export function NewVersionBar() {
       maxW="calc(100vw - 32px)"
     >
       <Box>
-        <strong>A new version of Bilamina is here.</strong> It opens when you take it; what you have
-        noted stays.
+        <strong>A new version of Bilamina is here.</strong>{' '}
+        {taking
+          ? 'It comes once what is open has come to rest; if it does not, close every tab of Bilamina and open it again.'
+          : 'It opens when you take it; what you have noted stays.'}
       </Box>
       <Button size="sm" onClick={take}>
         Take it now

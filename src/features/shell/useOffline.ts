@@ -7,6 +7,8 @@ interface Offline {
   readonly waits: boolean;
   /** Takes the new version; the page begins anew with it. */
   readonly take: () => void;
+  /** It was asked for, and has not come yet. */
+  readonly taking: boolean;
 }
 
 /** How often a page that stays open asks whether there is a new version, ms. */
@@ -24,9 +26,11 @@ export function useOffline(): Offline {
     const timer = setInterval(() => void worker.update().catch(() => undefined), ASK_MS);
     return () => clearInterval(timer);
   }, []);
+  const [taking, setTaking] = useState(false);
   const take = () => {
+    setTaking(true);
     waiting?.addEventListener('controlling', () => window.location.reload());
     waiting?.messageSkipWaiting();
   };
-  return { waits: waiting !== null, take };
+  return { waits: waiting !== null, take, taking };
 }

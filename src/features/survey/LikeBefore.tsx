@@ -33,7 +33,7 @@ export function LikeBefore() {
   if (!like) return null;
   const own = name.trim() === '' ? `${like.name}, copy` : name.trim();
   return (
-    <Panel as="section" aria-label="Like one before" mb="4">
+    <Panel as="section" data-noprint aria-label="Like one before" mb="4">
       <Heading as="h2" fontSize="lg" mb="2">
         Like one you made before
       </Heading>

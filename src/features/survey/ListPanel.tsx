@@ -37,7 +37,7 @@ export function ListPanel() {
     if (outcome.ok) go('/pieces');
   };
   return (
-    <Panel as="section" aria-label="From a list" mb="4">
+    <Panel as="section" data-noprint aria-label="From a list" mb="4">
       <Heading as="h2" fontSize="lg" mb="2">
         From a list
       </Heading>

@@ -10,19 +10,8 @@ import { readSurvey } from './readSurvey';
 /** Rows of a list that are looked at; a shop that adds more at once cuts its list. */
 export const LIST_MOST = 500;
 
-const COLUMNS = [
-  'name',
-  'count',
-  'support',
-  'width',
-  'depth',
-  'diameter',
-  'edge',
-  'job',
-  'due',
-  'note',
-] as const;
-type Column = (typeof COLUMNS)[number];
+type Column =
+  'name' | 'count' | 'support' | 'width' | 'depth' | 'diameter' | 'edge' | 'job' | 'due' | 'note';
 /** Words in the head of a column, what is special first. */
 const HEADS: readonly (readonly [Column, RegExp])[] = [
   ['count', /count|quantity|qty|^n$|^pieces$/i],
