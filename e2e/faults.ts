@@ -128,8 +128,9 @@ export const heading = (page: Page, name: RegExp) => page.getByRole('heading', {
 export async function press(page: Page, step: Step): Promise<void> {
   await expect(heading(page, step.before)).toBeVisible();
   await step.ready(page);
-  // Past the moment in which a button that has just come is deaf.
-  await page.clock.fastForward(800);
+  // Past the moment in which a button that has just come is deaf, and past a beat of the page: a clock that was set
+  // may have changed what the button is.
+  await page.clock.runFor(1500);
   const button = await mainButton(page, step.button);
   // What must not be done by a tap is held.
   if (/late/.test((await button.textContent()) ?? '')) await holdDown(page, step.button);

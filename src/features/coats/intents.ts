@@ -93,9 +93,9 @@ export interface IntentDraft {
 /** The length for which a flood over the edge is told, m. */
 const edgeUnit = ({ units }: Pick<Format, 'units'>): number => (units === 'us' ? FOOT_M : 1);
 
-/** A volume in the unit in which it was told: the one in which it is a round number. */
+/** A volume in the unit in which it was told: the one in which it is a round number. Rules of thumb speak of fl oz everywhere. */
 function mixText(m3: number, format: Format): string {
-  const units = [format.typed('volume'), 'ml', 'fl oz'];
+  const units = [format.typed('volume'), ...format.either(['fl oz'], [])];
   const round = (unit: string) => {
     const value = Number(formatIn(m3, unit, 9).number);
     return Math.abs(value - Number(value.toPrecision(4))) < 1e-6 * value;

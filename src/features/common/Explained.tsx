@@ -99,7 +99,7 @@ interface OpenedProps extends Omit<Props, 'children'> {
 }
 
 function Opened({ explanation, quantity, footer, shown }: OpenedProps) {
-  const { show } = useFormat();
+  const { show, words } = useFormat();
   const { title, formula, source, sigma, note } = explanation;
   const plain = plainWords(title);
   const folded = isPhysics(formula);
@@ -125,7 +125,7 @@ function Opened({ explanation, quantity, footer, shown }: OpenedProps) {
           )}
           {note && (
             <Box fontSize="sm" mt="1">
-              {note}
+              {words(note)}
             </Box>
           )}
           {folded && (
@@ -137,7 +137,7 @@ function Opened({ explanation, quantity, footer, shown }: OpenedProps) {
             </chakra.details>
           )}
           <Box fontSize="xs" color="ink2" mt="2">
-            Source: {source}
+            Source: {words(source)}
           </Box>
           <Copy shown={shown} />
           {footer}

@@ -8,6 +8,7 @@ import {
   OUNCE_KG,
 } from '@/core/units';
 import { useShop } from '@/data/hooks';
+import { inUnits } from './inUnits';
 import type { Settings } from '@/records';
 
 export interface Format {
@@ -20,6 +21,8 @@ export interface Format {
   readonly typed: (quantity: Quantity) => string;
   /** What is written as an example, or is a round number, in these units. */
   readonly either: <T>(metric: T, us: T) => T;
+  /** Running words with figures in them, in these units. */
+  readonly words: (text: string) => string;
   /** A difference of temperatures, K, in the degrees of these units. */
   readonly degrees: (differenceK: number) => string;
 }
@@ -61,6 +64,7 @@ export function formatOf({ units, scaleUnit, scaleDigitKg }: Settings): Format {
       formatQuantity(value, quantity, quantity === 'mass' ? massSystem : units, fixed),
     scale: (massKg) => formatIn(massKg, scaleUnit, decimals),
     typed: (quantity) => (quantity === 'mass' ? scaleUnit : (TYPED[units][quantity] ?? '')),
+    words: (text) => inUnits(text, units),
     either: (metric, us) => (units === 'us' ? us : metric),
     degrees: (k) =>
       units === 'us' ? `${(k * 1.8).toFixed(1)}\u00a0°F` : `${k.toFixed(1)}\u00a0°C`,

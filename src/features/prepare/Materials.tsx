@@ -82,7 +82,7 @@ export function Materials({ prep, nowMs }: { prep: PiecePrep; nowMs: number }) {
             {sums.map((m) => (
               <chakra.tr key={m.name} borderTopWidth="1px" borderColor="line">
                 <chakra.th scope="row" textAlign="left" fontWeight="400" py="1">
-                  {m.name}
+                  {format.words(m.name)}
                 </chakra.th>
                 <chakra.td textAlign="right">
                   <Explained explanation={explainSum(m, parts)} quantity={m.quantity}>

@@ -37,7 +37,7 @@ function Amounts({ placed }: { placed: PlacedTask }) {
           borderColor="line"
           py="1"
         >
-          <span>{m.name}</span>
+          <span>{format.words(m.name)}</span>
           <Explained explanation={explainNeed(m, source)} quantity={soldAs(m.name).quantity}>
             <Figure fontWeight="600">{amountText(m, format)}</Figure>
           </Explained>
@@ -128,6 +128,7 @@ interface Props {
 
 /** One task in full: how, why, whence, what it takes, what endangers, and what can be done about it. */
 export function TaskDetail({ pieceId, prep, placed, nowMs, limit, onLimit }: Props) {
+  const format = useFormat();
   const act = useAct();
   const { task } = placed;
   const reference = refOf(pieceId, task);
@@ -148,7 +149,7 @@ export function TaskDetail({ pieceId, prep, placed, nowMs, limit, onLimit }: Pro
           <Moves pieceId={pieceId} prep={prep} placed={placed} />
         </Flex>
         <Problems placed={placed} />
-        <Box>{task.how}</Box>
+        <Box>{format.words(task.how)}</Box>
         {task.removal && <RemovalClock removal={task.removal} nowMs={nowMs} />}
         <DryClock placed={placed} nowMs={nowMs} />
         {task.sanding && <SandingTable plan={task.sanding} scale={prep.facts.schools.gritScale} />}
@@ -169,7 +170,7 @@ export function TaskDetail({ pieceId, prep, placed, nowMs, limit, onLimit }: Pro
         <TaskActions key={task.key} placed={placed} reference={reference} nowMs={nowMs} />
         <Cautions placed={placed} />
         <Box fontSize="sm" color="ink2">
-          <strong>Why:</strong> {task.reason} <em>{task.source}</em>
+          <strong>Why:</strong> {format.words(task.reason)} <em>{format.words(task.source)}</em>
         </Box>
       </Flex>
     </Panel>

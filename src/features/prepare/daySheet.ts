@@ -71,7 +71,9 @@ function dayPiece(shop: Shop, piece: Piece, nowMs: number, format: Format): DayP
       amounts:
         t.state === 'drying'
           ? ''
-          : t.task.materials.map((m) => `${m.name} ${amountText(m, format)}`).join(', '),
+          : t.task.materials
+              .map((m) => `${format.words(m.name)} ${amountText(m, format)}`)
+              .join(', '),
     };
   });
   const face = prep.facts.areas[0];
