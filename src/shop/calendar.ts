@@ -57,7 +57,7 @@ function datesOf(shop: Shop, view: PieceView, nowMs: number): ShopDate[] {
         ]
       : [],
   );
-  const care = (careOf(shop, view) ?? []).flatMap((line): ShopDate[] =>
+  const care = (careOf(view) ?? []).flatMap((line): ShopDate[] =>
     line.is === 'light use' || line.is === 'fully cured'
       ? [
           {

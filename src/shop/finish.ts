@@ -1,5 +1,5 @@
 import { careNote, finishSteps, type CareLine, type FinishAsk } from '@/core/finish';
-import { instantAtRipe, mixDensity } from '@/core/resin';
+import { mixDensity } from '@/core/resin';
 import {
   edgeKindsOf,
   stateOf,
@@ -9,7 +9,6 @@ import {
   type Lot,
   type Resin,
 } from '@/records';
-import { startOf } from './clockOf';
 import { ledgerOf, type CoatView, type PieceView } from './coatView';
 import { unfinished, type Unfinished } from './leaving';
 import { byId, ofPiece } from './ofPiece';
@@ -50,21 +49,24 @@ export function askedAtFinish(shop: Shop, view: PieceView): readonly FinishAsk[]
 }
 
 /** The care note of a piece by the clocks of its coats; null while nothing lies on it. */
-export function careOf(shop: Shop, view: PieceView): readonly CareLine[] | null {
+export function careOf(view: PieceView): readonly CareLine[] | null {
   const coats = lying(view);
   if (coats.length === 0) return null;
-  const latest = (time: 'handleS' | 'hardS' | 'warmLoadS' | 'fullS') =>
+  // By the clocks that Cure shows, and nothing else: the slowest coat tells.
+  const clocks = coats.flatMap(({ clock }) => clock ?? []);
+  const opens = (kind: 'handle' | 'warm load') =>
+    Math.max(...clocks.map((c) => c.windows.find((w) => w.kind === kind)?.opensMs ?? Infinity));
+  const begins = (state: 'hard' | 'fully cured') =>
     Math.max(
-      ...coats.map(({ coat, resin, clock }) => {
-        const { sheet } = resin;
-        const ripeS = sheet.times[time] * (clock?.pace.factor ?? 1);
-        return instantAtRipe(shop.room.steps, startOf(coat) ?? 0, ripeS, sheet);
-      }),
+      // A state that a sheet leaves no room for begins with the next.
+      ...clocks.map(
+        ({ spans }) => (spans.find((s) => s.state === state) ?? spans.at(-1))?.fromMs ?? Infinity,
+      ),
     );
   const { piece, areas, layers } = view;
   return careNote({
-    ...{ handleMs: latest('handleS'), hardMs: latest('hardS') },
-    ...{ warmMs: latest('warmLoadS'), fullMs: latest('fullS') },
+    ...{ handleMs: opens('handle'), hardMs: begins('hard') },
+    ...{ warmMs: opens('warm load'), fullMs: begins('fully cured') },
     declared: [...new Map(coats.map((c) => [c.resin.id, c.resin.declared])).values()],
     use: piece.use,
     fades:

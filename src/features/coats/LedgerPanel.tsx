@@ -181,7 +181,7 @@ export function LedgerPanel({ coat, ledger, split, resin, onSet }: Props) {
           </Explained>
         </Box>
         <Figure color="ink2">
-          ± {show(ledger.sigmaM3, 'volume').number} · {other.text} ·{' '}
+          ± {show(ledger.sigmaM3, 'volume').text} · {other.text} ·{' '}
           {show(ledger.totalKg, 'mass').text}
         </Figure>
       </Flex>

@@ -27,7 +27,7 @@ function Finish({ view }: { view: PieceView }) {
   const asked = askedAtFinish(shop, view).filter(
     ({ step }) => !titles.has(FINISH_WORDS[step].title),
   );
-  const care = careOf(shop, view);
+  const care = careOf(view);
   const papers = usePapers(view, care);
   const closed = piece.closedMs !== null;
   const open = tasks.filter((t) => t.state !== 'done' && t.state !== 'waived').length;

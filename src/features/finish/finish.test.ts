@@ -1,4 +1,4 @@
-import { pieceViews } from '@/shop/coatView';
+import { pieceViews, viewPiece } from '@/shop/coatView';
 import { askedAtFinish, billOf, careOf, coatRecords, leavingOf } from '@/shop/finish';
 import { PDFDocument } from 'pdf-lib';
 import { embedFonts, runsOf } from '@/ui/pdf/fonts';
@@ -18,14 +18,7 @@ const view = (name: string) => {
 const labels = view('Luggage label set');
 
 describe('what goes with a piece', () => {
-  const told = handOver(
-    labels,
-    coatRecords(shop, labels),
-    careOf(shop, labels) ?? [],
-    [],
-    METRIC,
-    NOW,
-  );
+  const told = handOver(labels, coatRecords(shop, labels), careOf(labels) ?? [], [], METRIC, NOW);
   it('names its coats with resin, bottles and what was mixed', () => {
     expect(told.title).toBe('Luggage label set × 12');
     expect(told.coats).toHaveLength(2);
@@ -35,7 +28,7 @@ describe('what goes with a piece', () => {
     expect(told.films.map((f) => f.thicknessM)).toEqual([0.15e-3, 1.4e-3]);
   });
   it('its care note counts days from its latest coat, and claims no use that no sheet declares', () => {
-    const care = careOf(shop, labels) ?? [];
+    const care = careOf(labels) ?? [];
     const dates = care.flatMap((l) => ('fromMs' in l ? [l.fromMs] : []));
     expect(dates).toEqual([...dates].sort((a, b) => a - b));
     const dome = labels.coats.at(-1);
@@ -69,6 +62,22 @@ describe('letters', () => {
     expect(runsOf('漢', plain).map((r) => r.text)).toEqual(['?']);
     expect(linesOf('one two three', 46, 10, plain)).toEqual(['one two', 'three']);
     expect(linesOf('', 46, 10, plain)).toEqual([]);
+  });
+});
+
+describe('the care note', () => {
+  it('tells the days of the clocks: of a batch that cures slower than its sheet later, as Cure does', () => {
+    const tiles = view('Hall tiles');
+    const slow = { factor: 0.8, sigma: 0.1, count: 3, spread: null };
+    const coats = shop.coats.map((c) =>
+      c.pieceId === tiles.piece.id ? { ...c, learned: slow } : c,
+    );
+    const later = viewPiece({ ...shop, coats }, tiles.piece, NOW);
+    const handled = (of: typeof tiles) =>
+      careOf(of)?.find((l) => l.is === 'handle' && 'fromMs' in l) as { fromMs: number } | undefined;
+    const window = later.top?.clock?.windows.find((w) => w.kind === 'handle');
+    expect(handled(later)?.fromMs).toBe(window?.opensMs);
+    expect(handled(later)?.fromMs).toBeGreaterThan(handled(tiles)?.fromMs ?? Infinity);
   });
 });
 

@@ -22,7 +22,7 @@ const RoomAlarmBar = dynamic(() => import('./RoomAlarmBar').then((m) => m.RoomAl
 });
 
 /** Room that one clock asks for, px. */
-const CLOCK_PX = 270;
+const CLOCK_PX = 310;
 
 const saysTheSame = (a: { item: StripItem }, b: { item: StripItem }): boolean =>
   equal({ ...a.item, atMs: 0 }, { ...b.item, atMs: 0 });

@@ -4,6 +4,7 @@ import { Flex } from '@chakra-ui/react';
 import { measureShape, pathBox, shapePath, type Point, type Shape } from '@/core/geometry';
 import type { AreaKind } from '@/core/piece';
 import { Button } from '@/ui/Button';
+import { FINGER } from '@/ui/touch';
 import { editText } from '@/core/units';
 import type { Format } from '@/features/common/useFormat';
 import { emptyArea, emptyEdge, type AreaDraft } from './draft';
@@ -66,6 +67,7 @@ export function AreaStrip() {
           key={a.id ?? i}
           size="sm"
           minH="34px"
+          css={FINGER}
           variant={i === index ? 'ink' : 'outline'}
           aria-pressed={i === index}
           onClick={() => select(i)}

@@ -8,6 +8,7 @@ import { formatQuantity } from '@/core/units';
 import { Outline } from '@/features/common/Outline';
 import type { Format } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
+import { FINGER } from '@/ui/touch';
 import { FieldRow } from '@/ui/FieldRow';
 import { SelectField } from '@/ui/SelectField';
 import { fileClient } from '@/workers/client';
@@ -110,6 +111,7 @@ function Shapes({ chosen, onChange }: { chosen: Chosen; onChange: (next: Chosen)
               aria-label={`What ${shape.name} is`}
               value={roleOf(chosen, i)}
               minH="34px"
+              css={FINGER}
               bg="card"
               borderWidth="1px"
               borderColor="ink3"

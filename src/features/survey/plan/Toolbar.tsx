@@ -19,6 +19,7 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import { Button } from '@/ui/Button';
+import { FINGER } from '@/ui/touch';
 import { useSurvey } from '../SurveyContext';
 import type { Tool } from './planView';
 
@@ -51,6 +52,7 @@ export function ToolBar({ tool, onTool, onTrace }: ToolProps) {
           key={name}
           size="sm"
           minH="36px"
+          css={FINGER}
           px="2"
           variant={tool === name ? 'ink' : 'quiet'}
           aria-pressed={tool === name}
@@ -63,6 +65,7 @@ export function ToolBar({ tool, onTool, onTrace }: ToolProps) {
       <Button
         size="sm"
         minH="36px"
+        css={FINGER}
         px="2"
         variant="amber"
         aria-label="Trace a photo"
@@ -93,6 +96,7 @@ function Icon({
       title={label}
       px="2"
       minH="36px"
+      css={FINGER}
       minW="36px"
       {...rest}
     >
@@ -118,6 +122,7 @@ export function ViewBar({ snapping, onSnapping, onZoom, onFit }: ViewProps) {
       <Button
         size="sm"
         minH="36px"
+        css={FINGER}
         px="2"
         variant="quiet"
         aria-pressed={snapping}
