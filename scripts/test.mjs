@@ -68,7 +68,11 @@ await together([
       ['tsc', '--noEmit', '-p', 'src/core'],
     ],
   ],
-  ['unit', [['jest', '--json', '--outputFile=test-results/unit.json', '--silent']]],
+  // Two workers: by itself Jest leaves a core free, and on two cores it would run on one.
+  [
+    'unit',
+    [['jest', '--maxWorkers=2', '--json', '--outputFile=test-results/unit.json', '--silent']],
+  ],
 ]);
 step('build', () => (ensureBuilt(), true));
 // A slice of `npm run hostile`, outside Jest: each kind of input counts as one test.
