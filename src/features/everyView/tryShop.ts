@@ -39,12 +39,11 @@ export const shopOf = (tables: AnyTables): Shop =>
   keepShop(Object.fromEntries(LIVE_TABLES.map((table) => [table, tables[table] ?? []])) as ShopRows)
     .shop;
 
-function tryCoat(view: CoatView, piece: PieceView, shop: Shop, nowMs: number, format: Format) {
+function tryCoat(view: CoatView, shop: Shop, nowMs: number, format: Format) {
   const { coat, resin } = view;
   const ledger = ledgerOf(view);
   windowRows(view, shop, nowMs);
   draftOfIntent(coat.intent, format);
-  jobCost(piece, coat.id, ledger.ok ? ledger.value : null, shop.settings.consumables);
   const split = ledger.ok ? splitOf(ledger.value, resin) : null;
   if (!split) return;
   checkWords(mixingChecksOf(view, split, shop.settings, shop.room), format);
@@ -58,10 +57,12 @@ function tryPiece(view: PieceView, shop: Shop, nowMs: number, format: Format): v
   readSurvey(draftOf(piece, areas, format), format);
   for (const coat of coats)
     try {
-      tryCoat(coat, view, shop, nowMs, format);
+      tryCoat(coat, shop, nowMs, format);
     } catch (error) {
       throw new RowTrouble('coats', coat.coat, error);
     }
+  // The same sum whichever of its coats is looked at.
+  jobCost(view, '', null, shop.settings.consumables);
 }
 
 const trySession = (shop: Shop, id: string, nowMs: number): void => {

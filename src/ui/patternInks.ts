@@ -1,0 +1,21 @@
+/** Ground and ink of each pattern. A line that tells a state or a material stands out at 3:1 (WCAG 2.2, 1.4.11). */
+export const PATTERN_INKS = {
+  wood: { ground: '#eedbb4', ink: '#95763f' },
+  tile: { ground: '#ece3d6', ink: '#8d7e6d' },
+  canvas: { ground: '#efe8d8', ink: '#8c836d' },
+  paper: { ground: '#f1ebdd', ink: '#8c836d' },
+  plastic: { ground: '#e4e8e6', ink: '#798483' },
+  resin: { ground: '#f1dcb4', ink: '#9f7332' },
+  paste: { ground: '#e3d8bf', ink: '#7d6f4e' },
+  paint: { ground: '#7f9aa6', ink: '#3a4a53' },
+  tape: { ground: '#2f6b62', ink: '#bcd6cd' },
+  metal: { ground: '#d9b24a', ink: '#795d19' },
+  glitter: { ground: '#f3e3ef', ink: '#8e4f7d' },
+  varnish: { ground: '#efe3c4', ink: '#8d7e53' },
+  bare: { ground: '#fffdf8', ink: '#a98c83' },
+  recoat: { ground: '#efe6cd', ink: '#6d887d' },
+  sand: { ground: '#f0e7cd', ink: '#8d8163' },
+  lit: { ground: '#cfe0d6', ink: '#638176' },
+  drying: { ground: '#d8e2e4', ink: '#4b5f6b' },
+  leathery: { ground: '#fffdf8', ink: '#c27c1e' },
+} as const;
