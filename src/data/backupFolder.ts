@@ -22,9 +22,14 @@ const picker = (): Picker | null =>
 /** Whether this browser lets a page write into a folder. */
 export const canKeepFolder = (): boolean => picker() !== null;
 
+/** Stands while a folder was chosen: without it nothing is opened, and nothing is made, to look for one. */
+const CHOSEN = 'bilamina-backup';
+
 /** The folder that was chosen on this machine; null: none. */
 export const keptFolder = async (): Promise<Folder | null> =>
-  canKeepFolder() ? ((await get<Folder>(KEY, store())) ?? null) : null;
+  canKeepFolder() && localStorage.getItem(CHOSEN) !== null
+    ? ((await get<Folder>(KEY, store())) ?? null)
+    : null;
 
 /** Lets the user choose a folder. @returns null when it was left @throws what the browser says */
 export async function chooseFolder(): Promise<Folder | null> {
@@ -33,6 +38,7 @@ export async function chooseFolder(): Promise<Folder | null> {
   try {
     const folder = await pick.call(window, { id: 'backup', mode: 'readwrite' });
     await set(KEY, folder, store());
+    localStorage.setItem(CHOSEN, 'yes');
     return folder;
   } catch (error) {
     if (error instanceof Error && error.name === 'AbortError') return null;
@@ -41,7 +47,10 @@ export async function chooseFolder(): Promise<Folder | null> {
 }
 
 /** Forgets the folder; what lies in it stays. */
-export const dropFolder = (): Promise<void> => del(KEY, store());
+export const dropFolder = (): Promise<void> => {
+  localStorage.removeItem(CHOSEN);
+  return del(KEY, store());
+};
 
 /** What may be done in the folder now; `ask`: the user has just tapped, and may be asked. */
 export async function leaveFor(folder: Folder, ask = false): Promise<Leave> {

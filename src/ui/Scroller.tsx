@@ -18,6 +18,9 @@ export function Scroller({ label, least, children }: Props) {
     <Box
       ref={ref}
       overflowX="auto"
+      // What is in it is no reason for its column to grow.
+      width="0"
+      minW="100%"
       {...(moves && { tabIndex: 0, role: 'region', 'aria-label': label })}
     >
       <Box minW={`${least}px`}>{children}</Box>

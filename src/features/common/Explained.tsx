@@ -41,9 +41,6 @@ function Inputs({ explanation }: { explanation: Explanation }) {
   );
 }
 
-/** For a finger a number reaches further than it is drawn: rows and sentences keep their height. */
-const REACH = { '@media (pointer: coarse)': { paddingBlock: '10px', marginBlock: '-10px' } };
-
 function Trigger({ title, ...rest }: { title: string } & HTMLChakraProps<'button'>) {
   return (
     <chakra.button
@@ -59,7 +56,6 @@ function Trigger({ title, ...rest }: { title: string } & HTMLChakraProps<'button
       textDecoration="underline dotted"
       textUnderlineOffset="4px"
       textDecorationColor="ink3"
-      css={REACH}
       _hover={{ bg: 'amberWash' }}
       _focusVisible={{ outline: '3px solid', outlineColor: 'focus' }}
       {...rest}

@@ -21,8 +21,6 @@ function Mark({ word, ...rest }: { word: string } & HTMLChakraProps<'button'>) {
       fontWeight="600"
       lineHeight="1"
       verticalAlign="1px"
-      position="relative"
-      _before={{ content: '""', position: 'absolute', inset: '-10px' }}
       _hover={{ bg: 'amberWash' }}
       _focusVisible={{ outline: '3px solid', outlineColor: 'focus' }}
       {...rest}

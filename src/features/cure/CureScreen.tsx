@@ -113,10 +113,10 @@ function CoatCure({
           />
         </svg>
         <Box flex="1" minW="220px">
-          <Heading as="h2" fontSize="xl">
+          <Heading as="h2" fontSize="xl" display="inline">
             {coat.name}: {STATE_WORDS[state]}
-            {STATE_TERM[state] && <WordMark word={STATE_TERM[state]} />}
           </Heading>
+          {STATE_TERM[state] && <WordMark word={STATE_TERM[state]} />}
           <Box color="ink2" fontSize="sm">
             poured {clockText(coat.pouredMs ?? 0, nowMs)}
             {coat.coveredMs !== null && `, covered ${clockText(coat.coveredMs, nowMs)}`} ·{' '}
