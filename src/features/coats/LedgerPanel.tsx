@@ -161,11 +161,11 @@ interface Props {
 
 /** What a coat takes: the total, both parts, and every millilitre of it. */
 export function LedgerPanel({ coat, ledger, split, resin, onSet }: Props) {
-  const { show, units } = useFormat();
+  const { show, either } = useFormat();
   const { name } = coat;
   const total = show(ledger.totalM3, 'volume');
-  const other =
-    units === 'us' ? formatIn(ledger.totalM3, 'ml', 0) : formatIn(ledger.totalM3, 'fl oz', 1);
+  // Rules of thumb speak of fl oz, also where one works in ml.
+  const other = either(`${formatIn(ledger.totalM3, 'fl oz', 1).text} · `, '');
   return (
     <Panel as="section" aria-label={`Ledger of ${name}`}>
       <Heading as="h2" fontSize="lg">
@@ -181,7 +181,7 @@ export function LedgerPanel({ coat, ledger, split, resin, onSet }: Props) {
           </Explained>
         </Box>
         <Figure color="ink2">
-          ± {show(ledger.sigmaM3, 'volume').text} · {other.text} ·{' '}
+          ± {show(ledger.sigmaM3, 'volume').text} · {other}
           {show(ledger.totalKg, 'mass').text}
         </Figure>
       </Flex>
