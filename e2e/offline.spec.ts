@@ -94,8 +94,7 @@ own.describe('with the server stopped', () => {
 });
 
 own.describe('as an application of the machine', () => {
-  // The server goes while the page still fetches what it keeps.
-  own.use({ allowed: ['net::ERR_CONNECTION_REFUSED', 'Failed to fetch'] });
+  own.use({ allowed: ['net::ERR_CONNECTION_REFUSED', 'Failed to fetch', 'Failed to load chunk'] });
   own(
     'it can be installed: a manifest with a name, a start and icons that are there',
     async ({ page, server }) => {
@@ -122,6 +121,8 @@ own.describe('as an application of the machine', () => {
         }, src);
         if (sizes !== 'any') expect([src, size]).toEqual([src, sizes]);
       }
+      // Nothing is being fetched any more when the server goes.
+      await page.goto('about:blank');
     },
   );
 });

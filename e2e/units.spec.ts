@@ -13,7 +13,8 @@ const PLACES = [
 ];
 const STAGES = ['survey', 'prepare', 'coats', 'cure', 'inspect', 'finish'];
 /** What US data sheets say in the metric way as well, and one hint that shows that any unit may be typed. */
-const USUAL = /g\/ml|Pa·s|Any unit may be typed|Taken as usual: densities|simulated scale/;
+const USUAL =
+  /g\/ml|Pa·s|Any unit may be typed|Taken as usual: densities|simulated scale|°C or 64 F/;
 const METRIC = /\d\s?(?:mm|ml|cm|cm²|m²|µm|°C|kg|g|l)(?![\w/])/;
 /** Eight figures after the point: a conversion that nobody wrote. */
 const RAW = /\d\.\d{8}/;
