@@ -2,6 +2,7 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useState, type RefObject } from 'react';
 import { useNow, useShop } from '@/data/hooks';
+import { blobToBase64 } from '@/data/exchange/base64';
 import { fileName } from '@/features/common/files/fileName';
 import { paperOf } from '@/features/common/paper';
 import { useFormat } from '@/features/common/useFormat';
@@ -17,12 +18,6 @@ const DRAWINGS = [
   ['section', 'Section'],
   ['map', 'From above'],
 ] as const;
-
-const base64 = (bytes: Uint8Array | undefined): string => {
-  let text = '';
-  for (const byte of bytes ?? []) text += String.fromCharCode(byte);
-  return btoa(text);
-};
 
 interface Props {
   readonly view: PieceView;
@@ -47,7 +42,11 @@ export function TakeAlong({ view, drawings }: Props) {
       import('@/ui/pdf/shippedFonts'),
     ]);
     const { plain, bold } = await shippedFonts();
-    return drawingFile(svg, title, { plain: base64(plain[0]), bold: base64(bold[0]) });
+    // The first of each has our own letters; the others are of other scripts.
+    const [latin, bold600] = await Promise.all(
+      [plain[0], bold[0]].map((bytes) => blobToBase64(new Blob([(bytes ?? '') as BlobPart]))),
+    );
+    return drawingFile(svg, title, { plain: latin ?? '', bold: bold600 ?? '' });
   };
   const pngOf = async (file: string): Promise<Blob> =>
     (await import('@/ui/drawing/drawingFile')).drawingPng(file, DOTS);

@@ -1,5 +1,6 @@
 import { shapeBox } from '@/core/geometry';
 import { liftsOf } from '@/core/coat';
+import type { MixSplit } from '@/core/resin';
 import { stampText } from '@/features/common/clockText';
 import { STATE_WORDS } from '@/features/common/stateWords';
 import type { Format } from '@/features/common/useFormat';
@@ -31,10 +32,12 @@ export interface PlanSheet {
   readonly coats: readonly PlannedCoat[];
 }
 
-function amountLines(view: CoatView, { show, scale }: Format): string[] {
-  const ledger = ledgerOf(view);
+function amountLines(
+  ledger: ReturnType<typeof ledgerOf>,
+  split: MixSplit | null,
+  { show, scale }: Format,
+): string[] {
   if (!ledger.ok) return ['No volume yet: an area has no outline, or its resin no density.'];
-  const split = splitOf(ledger.value, view.resin);
   const mix = `Mix ${show(ledger.value.totalM3, 'volume').text}`;
   if (!split) return [mix];
   const lines = ledger.value.lines
@@ -72,7 +75,7 @@ function plannedCoat(view: CoatView, at: number, shop: Shop, format: Format) {
     : [];
   return {
     title,
-    lines: [`${film}.`, ...amountLines(view, format), ...liftLine(view, format)],
+    lines: [`${film}.`, ...amountLines(ledger, split, format), ...liftLine(view, format)],
     cautions: checks.filter((c) => c.verdict !== 'fine').map((c) => `${c.title}: ${c.detail}`),
   };
 }

@@ -18,11 +18,11 @@ import { TextAreaField, TextField } from '@/ui/TextField';
 import {
   draftOfResin,
   readSheet,
-  typicalDraft,
   type SheetDraft,
   type SheetField,
 } from '@/features/common/sheet/model';
 import { BottleLabel } from './BottleLabel';
+import { typicalDraft } from '@/features/common/sheet/typical';
 import { CupPanel } from './CupPanel';
 import { LotsPanel } from './LotsPanel';
 import { LearnedPanel } from './LearnedPanel';

@@ -115,9 +115,6 @@ export interface SurveyDraft {
   readonly areas: readonly AreaDraft[];
 }
 
-const text = (format: Format, metric: string, us: string): string =>
-  format.units === 'us' ? us : metric;
-
 /** Old resin of which nothing was told. */
 export const OLD_HARD: OldResin = { kind: 'not known', state: 'hard' };
 
@@ -134,14 +131,14 @@ export function emptyArea(
     shape: 'rectangle',
     width: '',
     height: '',
-    radius: text(format, '20 mm', '3/4 in'),
+    radius: format.either('20 mm', '3/4 in'),
     sides: '6',
     across: 'flats',
-    edgeHeight: kind === 'recess' || kind === 'edge band' ? '0' : text(format, '18 mm', '3/4 in'),
+    edgeHeight: kind === 'recess' || kind === 'edge band' ? '0' : format.either('18 mm', '3/4 in'),
     outline: null,
     keepBare: [],
     at: [0, 0],
-    depth: kind === 'recess' ? text(format, '3 mm', '1/8 in') : '0',
+    depth: kind === 'recess' ? format.either('3 mm', '1/8 in') : '0',
     edges: [0, 1, 2, 3].map(() => emptyEdge(kind === 'recess' ? 'own rim' : 'open')),
     porosity,
     relief: [],
@@ -175,7 +172,7 @@ export function emptyDraft(format: Format): SurveyDraft {
     level: {
       alongX: '',
       alongY: '',
-      over: text(format, '300 mm', '12 in'),
+      over: format.either('300 mm', '12 in'),
       by: 'typed',
       readMs: 0,
       props: [],

@@ -2,20 +2,12 @@ import { format as formatDate } from 'date-fns';
 import type { BundleWhat } from '@/data/exchange/bundle';
 import { saveFile } from '@/ui/saveFile';
 import type { ComputeOptions } from '@/workers/client';
+import { fileName } from './fileName';
 import { shopJob } from './shopJob';
-
-/** Letters that a file name keeps on every system. */
-const plainName = (name: string): string =>
-  name
-    .normalize('NFKD')
-    .replace(/[^\w]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .toLowerCase()
-    .slice(0, 40);
 
 /** A bundle’s file: `bilamina-piece-door-numerals-2026-11-24-1330.zip`. */
 export const bundleName = (what: BundleWhat, name: string, nowMs: number): string =>
-  ['bilamina', what.kind, what.kind === 'shop' ? '' : plainName(name)]
+  ['bilamina', what.kind, what.kind === 'shop' ? '' : fileName(name).slice(0, 40)]
     .concat(formatDate(nowMs, 'yyyy-MM-dd-HHmm'))
     .filter((part) => part !== '')
     .join('-') + '.zip';

@@ -2,7 +2,8 @@ import { checkSheet } from '@/core/resin';
 import { seededRandom } from '@/core/numeric';
 import { METRIC } from '../../test/shop';
 import { EMPTY_LABEL, readRatio, sheetFromLabel } from './label';
-import { readSheet, TYPICAL } from './model';
+import { readSheet } from './model';
+import { TYPICAL } from './typical';
 
 const label = { name: 'Heron Clear', ratio: '2:1', working: '40', nextCoat: '24' };
 const errors = (change: Partial<typeof label>) => {

@@ -3,7 +3,8 @@ import { editText } from '@/core/units';
 import { FieldReader } from '../fieldReader';
 import type { FormRead } from '../formErrors';
 import type { Format } from '../useFormat';
-import { TIME_FIELDS, TYPICAL, typicalDraft, type SheetDraft } from './model';
+import { TIME_FIELDS, type SheetDraft } from './model';
+import { TYPICAL, typicalDraft } from './typical';
 
 /** What every label says. */
 export interface LabelDraft {

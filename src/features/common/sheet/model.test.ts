@@ -1,6 +1,7 @@
 import { densityDoubtWords } from '../densityDoubt';
 import { asId, type Resin } from '@/records';
-import { draftOfResin, readSheet, TYPICAL } from './model';
+import { draftOfResin, readSheet } from './model';
+import { TYPICAL } from './typical';
 import { demoView, METRIC, plain } from '../../test/shop';
 
 const shop = demoView();
