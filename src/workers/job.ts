@@ -16,4 +16,7 @@ export class Refused extends Error {
 /** Tells the share that is done, 0–1, and lets messages in. @throws Stopped when nobody waits any more */
 export type Step = (share: number) => Promise<void>;
 
-export type Job = (input: unknown, step: Step) => Promise<unknown>;
+/** Tells the share that is done, 0–1, where nothing else may be let in. */
+export type Tell = (share: number) => void;
+
+export type Job = (input: unknown, step: Step, tell: Tell) => Promise<unknown>;

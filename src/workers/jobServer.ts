@@ -1,4 +1,4 @@
-import { Refused, Stopped, type Job } from './job';
+import { Refused, Stopped, type Job, type Tell } from './job';
 import { jobOf } from './jobs';
 import { isCancelRequest, isJobRequest, type WorkerMessage } from './protocol';
 
@@ -19,6 +19,19 @@ function buffersOf(value: unknown, found = new Set<ArrayBuffer>()): Set<ArrayBuf
 
 /** Lets messages in, so that a cancel is heard. */
 const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
+
+/** Between two words on how far it is, ms: each has a screen drawn anew. */
+const TELL_MS = 250;
+
+/** Passes on what was not told a moment ago. */
+function seldom(tell: Tell): Tell {
+  let last = 0;
+  return (share) => {
+    if (Date.now() - last < TELL_MS) return;
+    last = Date.now();
+    tell(share);
+  };
+}
 
 /**
  * The end of the protocol that works: each message that is a job is done and answered once; one that was
@@ -42,11 +55,14 @@ export function createJobServer(
     const state = { wanted: true };
     underWay.set(id, state);
     try {
-      const result = await jobs(data.job)(data.input, async (share) => {
-        post({ type: 'progress', id, share }, []);
+      const told = (share: number) => post({ type: 'progress', id, share }, []);
+      const tell = seldom(told);
+      const step = async (share: number) => {
+        told(share);
         await breathe();
         if (!state.wanted) throw new Stopped('Cancelled');
-      });
+      };
+      const result = await jobs(data.job)(data.input, step, tell);
       if (state.wanted) post({ type: 'result', id, result }, [...buffersOf(result)]);
     } catch (error) {
       if (error instanceof Stopped) return;

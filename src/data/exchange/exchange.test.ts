@@ -53,6 +53,20 @@ describe('shop file', () => {
 });
 
 describe('import of what is not sound changes nothing and says where', () => {
+  it('what is found wrong only while it is written takes all of it back', async () => {
+    const db = freshDb();
+    await shopWithCoat(db);
+    const before = await exportShop(db, NOW);
+    const file = text(await exportShop(await demoDb(), NOW));
+    const fault = { path: 'tables.log[0]', message: 'It cannot be shown.' };
+    const outcome = await importShop(db, file, function* () {
+      for (let i = 0; i < 1000; i += 1) yield [];
+      yield [fault];
+    });
+    expect(outcome).toEqual({ ok: false, faults: [fault] });
+    expect(await exportShop(db, NOW)).toEqual(before);
+  });
+
   const faultsAfter = async (spoil: (file: ReturnType<typeof JSON.parse>) => void) => {
     const db = await demoDb();
     const before = await exportShop(db, NOW);

@@ -3,7 +3,9 @@ import { migrate, SCHEMA_VERSION, tablesOf, type AnyTables } from '../migrations
 import type { StoredShop } from '../oldShop';
 import { type Photo, TABLE_NAMES, type TableName } from '@/records';
 import type { RowFault } from '@/records/validate';
+import { addRows, finish } from './addRows';
 import { base64ToBlob, blobToBase64 } from './base64';
+import { allFaults, meanwhile, Unsound, type FaultSteps, type Meanwhile } from './faultSteps';
 import { linkFaults } from './links';
 
 export const SHOP_FORMAT = 'bilamina.shop';
@@ -111,24 +113,19 @@ function readPhotos(rows: readonly unknown[]): { rows: unknown[]; faults: RowFau
   return { rows: read, faults };
 }
 
-/** Longest that rows are checked in one go, ms: the page answers in between. */
-const BREATH_MS = 40;
-const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
-
-/** Faults of every row, with their paths; lets the page answer between rows. */
+/** Faults of every row, with their paths. */
 async function everyRowFault(tables: AnyTables): Promise<RowFault[]> {
   const { rowFaults } = await import('@/records/validate');
-  const faults: RowFault[] = [];
-  let since = Date.now();
-  for (const t of TABLE_NAMES)
-    for (const [i, row] of (tables[t] ?? []).entries()) {
-      for (const { path, message } of rowFaults(t, row))
-        faults.push({ path: path ? `tables.${t}[${i}].${path}` : `tables.${t}[${i}]`, message });
-      if (Date.now() - since < BREATH_MS) continue;
-      await breathe();
-      since = Date.now();
-    }
-  return faults;
+  return allFaults(
+    (function* () {
+      for (const t of TABLE_NAMES)
+        for (const [i, row] of (tables[t] ?? []).entries())
+          yield rowFaults(t, row).map(({ path, message }) => ({
+            path: path ? `tables.${t}[${i}].${path}` : `tables.${t}[${i}]`,
+            message,
+          }));
+    })(),
+  );
 }
 
 type ReadTables = { ok: true; tables: AnyTables } | { ok: false; faults: readonly RowFault[] };
@@ -180,45 +177,27 @@ export async function readShopFile(text: string): Promise<ReadTables> {
   return readTables(file.version, file.tables, (tables) => readPhotos(tables['photos'] ?? []));
 }
 
-/** Rows that are handed to the browser in one go: more would hold the page up. */
-const BATCH = 200;
-const batches = (rows: readonly unknown[] = []): unknown[][] =>
-  Array.from({ length: Math.ceil(rows.length / BATCH) }, (_, i) =>
-    rows.slice(i * BATCH, (i + 1) * BATCH),
-  );
-
-/** Batches that the browser has at a time: with one it waits for the page, with all the page waits for it. */
-const AHEAD = 4;
-
-/** Adds rows without waiting for each batch; inside a transaction. */
-async function addAll(db: ShopDb, table: TableName, rows: readonly unknown[] = []): Promise<void> {
-  const under: Promise<unknown>[] = [];
-  for (const batch of batches(rows)) {
-    const adding = db.table(table).bulkAdd(batch);
-    // Told by the await; the others of a failed import have nobody else to tell.
-    adding.catch(() => undefined);
-    under.push(adding);
-    if (under.length >= AHEAD) await under.shift();
-  }
-  await Promise.all(under);
-}
-
-/** Replaces every row of the shop in one transaction. */
-export async function replaceShop(db: ShopDb, tables: AnyTables): Promise<number> {
+/** Replaces every row of the shop in one transaction. @param also is done meanwhile; what it throws changes nothing */
+export async function replaceShop(
+  db: ShopDb,
+  tables: AnyTables,
+  also?: Meanwhile,
+): Promise<number> {
   return db.transaction('rw', [...TABLE_NAMES], async (transaction: ReplacingTransaction) => {
     transaction.replacingShop = true;
     let rows = 0;
     for (const t of TABLE_NAMES) {
       await db.table(t).clear();
-      await addAll(db, t, tables[t]);
+      await addRows(db.table(t), tables[t], also);
       rows += tables[t]?.length ?? 0;
     }
+    if (also) await finish(db.settings, also);
     return rows;
   });
 }
 
-/** Tries what was read through the views; the rows that cannot be shown. */
-export type TryOut = (tables: AnyTables, nowMs: number) => Promise<readonly RowFault[]>;
+/** Tries what was read through the views; finds the rows that cannot be shown. */
+export type TryOut = (tables: AnyTables, nowMs: number) => FaultSteps;
 
 /** Reads a shop file and tries it through the views: every fault, or tables that can be shown. */
 export async function checkShopFile(
@@ -228,19 +207,29 @@ export async function checkShopFile(
 ): ReturnType<typeof readShopFile> {
   const read = await readShopFile(text);
   if (!read.ok) return read;
-  const faults = await tryOut(read.tables, nowMs);
+  const faults = await allFaults(tryOut(read.tables, nowMs));
   return faults.length > 0 ? { ok: false, faults } : read;
 }
 
-/** Imports a shop file: all of it or, when anything is wrong, nothing and the list of faults. */
+/** Imports a shop file: all of it or, when anything is wrong, nothing and the list of faults. It is tried while it is written. */
 export async function importShop(
   db: ShopDb,
   text: string,
-  tryOut: TryOut = () => Promise.resolve([]),
+  tryOut: TryOut = () => [],
   nowMs = 0,
+  tell: (share: number) => void = () => undefined,
 ): Promise<ImportResult> {
-  const read = await checkShopFile(text, tryOut, nowMs);
-  return read.ok ? { ok: true, rows: await replaceShop(db, read.tables) } : read;
+  const read = await readShopFile(text);
+  if (!read.ok) return read;
+  const count = Object.values(read.tables).reduce((sum, list) => sum + list.length, 0);
+  const trial = meanwhile(tryOut(read.tables, nowMs), (given) => tell(given / count));
+  try {
+    const rows = await replaceShop(db, read.tables, trial);
+    return { ok: true, rows };
+  } catch (error) {
+    if (error instanceof Unsound) return { ok: false, faults: error.faults };
+    throw error;
+  }
 }
 
 /** Loads tables into a shop that has no pieces and no log; never over a user's data. */
@@ -250,7 +239,7 @@ export async function fillEmptyShop(db: ShopDb, tables: AnyTables): Promise<bool
     if (counts.some((n) => n > 0)) return false;
     const hasSettings = (await db.settings.count()) > 0;
     for (const t of TABLE_NAMES)
-      if (t !== 'settings' || !hasSettings) await addAll(db, t, tables[t]);
+      if (t !== 'settings' || !hasSettings) await addRows(db.table(t), tables[t]);
     return true;
   });
 }

@@ -1,4 +1,5 @@
 import type { RowFault } from '@/records/validate';
+import type { ImportResult } from './shopFile';
 import type { BundleHead, BundleWhat, Choice, MergePreview, MergeResult, UnitKey } from './bundle';
 
 type Faults = { readonly ok: false; readonly faults: readonly RowFault[] };
@@ -31,5 +32,7 @@ export interface ShopJobs {
     output: { readonly ok: true } | Faults;
   };
   replaceShop: { input: object; output: number };
+  /** Reads a shop file and puts it in place, tried while it is written. */
+  importShop: { input: { readonly file: Blob; readonly nowMs: number }; output: ImportResult };
 }
 export type ShopJobName = keyof ShopJobs;

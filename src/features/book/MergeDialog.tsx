@@ -52,6 +52,9 @@ function UnitRow({ preview, side, onChoose }: UnitProps) {
   );
 }
 
+/** So many are told at once: what has to be decided stands before them. */
+const TOLD = 40;
+
 interface Props {
   readonly bundle: OpenBundle;
   readonly onTake: (sides: ReadonlyMap<UnitKey, Side>) => void;
@@ -61,9 +64,13 @@ interface Props {
 /** What a bundle would do, piece by piece, before it does it; what both sides changed is decided here. */
 export function MergeDialog({ bundle: { head, preview }, onTake, onCancel }: Props) {
   const [sides, setSides] = useState<ReadonlyMap<UnitKey, Side>>(new Map());
-  const told = preview.units.filter((u) => u.fate !== 'same' && u.fate !== 'mine');
+  const [all, setAll] = useState(false);
+  const asks = preview.units.filter((u) => u.fate === 'both');
+  const others = preview.units.filter((u) => !['both', 'same', 'mine'].includes(u.fate));
+  const told = [...asks, ...(all ? others : others.slice(0, TOLD))];
+  const more = asks.length + others.length - told.length;
   const nothing = told.length === 0 && preview.entries === 0;
-  const open = told.filter((u) => u.fate === 'both' && !sides.has(u.unit)).length;
+  const open = asks.filter((u) => !sides.has(u.unit)).length;
   return (
     <Dialog.Root open onOpenChange={(e) => !e.open && onCancel()}>
       <Portal>
@@ -98,6 +105,11 @@ export function MergeDialog({ bundle: { head, preview }, onTake, onCancel }: Pro
                       onChoose={(side) => setSides(new Map(sides).set(u.unit, side))}
                     />
                   ))}
+                  {more > 0 && (
+                    <Box as="li" py="2" borderTopWidth="1px" borderColor="line">
+                      <Button onClick={() => setAll(true)}>Show {more} more</Button>
+                    </Box>
+                  )}
                 </Box>
               )}
             </Dialog.Body>

@@ -3,8 +3,9 @@ import { useState } from 'react';
 import type { Side, UnitKey } from '@/data/exchange/bundle';
 import { useAct, useShop } from '@/data/hooks';
 import { shopJob } from '@/features/common/files/shopJob';
-import { useFileWork, type FileWork } from '@/features/common/files/useFileWork';
+import { unlessStopped, useFileWork, type FileWork } from '@/features/common/files/useFileWork';
 import type { RowFault } from '@/records/validate';
+import type { ComputeOptions } from '@/workers/client';
 import type { OpenBundle } from './MergeDialog';
 
 /** What was read and waits for a word. */
@@ -35,40 +36,67 @@ export function useFileIntake(): FileIntake {
   const [asked, setAsked] = useState<Asked | null>(null);
   const empty = pieces.length === 0 && resins.length === 0;
 
-  const replace = async () => {
+  const replace = () => {
     setAsked(null);
-    const outcome = await act('import the shop', () => shopJob('replaceShop', {}));
-    if (outcome.ok) setDone(`Imported ${outcome.value} rows.`);
+    return work.run(
+      'Writing the shop',
+      async (options) => {
+        const outcome = await act('import the shop', () =>
+          unlessStopped(shopJob('replaceShop', {}, options)),
+        );
+        if (outcome.ok && outcome.value !== null) setDone(`Imported ${outcome.value} rows.`);
+      },
+      'writing',
+    );
   };
-  const take = async (sides: ReadonlyMap<UnitKey, Side>) => {
+  const importInto = async (file: Blob, options: ComputeOptions) => {
+    const outcome = await act('import the shop', (_db, { nowMs }) =>
+      unlessStopped(shopJob('importShop', { file, nowMs }, options)),
+    );
+    if (!outcome.ok || !outcome.value) return;
+    if (outcome.value.ok) setDone(`Imported ${outcome.value.rows} rows.`);
+    else setFaults(outcome.value.faults);
+  };
+  const take = (sides: ReadonlyMap<UnitKey, Side>) => {
     setAsked(null);
     const choices = [...sides].map(([unit, side]) => [unit, { side, whole: false }] as const);
-    const outcome = await act('take a bundle in', (_db, { nowMs, by }) =>
-      shopJob('mergeBundle', { choices, nowMs, by: by || settings.person }),
-    );
-    if (!outcome.ok) return;
-    const result = outcome.value;
-    if (!result.ok) return setFaults(result.faults);
-    const whole = result.whole.length;
-    setDone(
-      whole === 0
-        ? `Taken in: ${result.changed} rows changed.`
-        : `Taken in: ${result.changed} rows changed. Of ${whole} the rows of both sides did not fit together: each is as one side has it.`,
+    return work.run(
+      'Taking it in',
+      async (options) => {
+        const outcome = await act('take a bundle in', (_db, { nowMs, by }) =>
+          unlessStopped(
+            shopJob('mergeBundle', { choices, nowMs, by: by || settings.person }, options),
+          ),
+        );
+        if (!outcome.ok || !outcome.value) return;
+        const result = outcome.value;
+        if (!result.ok) return setFaults(result.faults);
+        const whole = result.whole.length;
+        setDone(
+          whole === 0
+            ? `Taken in: ${result.changed} rows changed.`
+            : `Taken in: ${result.changed} rows changed. Of ${whole} the rows of both sides did not fit together: each is as one side has it.`,
+        );
+      },
+      'writing',
     );
   };
   const read = async (file: File) => {
     setFaults([]);
     setDone('');
-    await work.run('Reading and trying the file', async (options) => {
-      if (await isZip(file)) {
+    const what = 'Reading and trying the file';
+    const zip = await isZip(file);
+    // Where nothing is to be lost, nothing is asked.
+    if (empty && !zip) return work.run(what, (options) => importInto(file, options), 'writing');
+    return work.run(what, async (options) => {
+      if (zip) {
         const opened = await shopJob('readBundle', { file }, options);
         if (!opened.ok) return setFaults(opened.faults);
         return setAsked({ is: 'bundle', ...opened });
       }
       const checked = await shopJob('checkShop', { file, nowMs: Date.now() }, options);
       if (!checked.ok) return setFaults(checked.faults);
-      if (empty) await replace();
-      else setAsked({ is: 'shop' });
+      setAsked({ is: 'shop' });
     });
   };
   return {

@@ -9,14 +9,18 @@ import {
   type Bundle,
 } from '@/data/exchange/bundle';
 import type { ShopJobName, ShopJobs } from '@/data/exchange/shopJobs';
-import { checkShopFile, exportShop, replaceShop } from '@/data/exchange/shopFile';
+import { checkShopFile, exportShop, importShop, replaceShop } from '@/data/exchange/shopFile';
 import type { AnyTables } from '@/data/migrations';
 import { newId } from '@/records';
+import type { Step, Tell } from '@/workers/job';
 import { tryShop } from './tryShop';
 
-type Step = (share: number) => Promise<void>;
 type Doing = {
-  [N in ShopJobName]: (input: ShopJobs[N]['input'], step: Step) => Promise<ShopJobs[N]['output']>;
+  [N in ShopJobName]: (
+    input: ShopJobs[N]['input'],
+    step: Step,
+    tell: Tell,
+  ) => Promise<ShopJobs[N]['output']>;
 };
 
 /** Jobs on the whole shop, done beside the page. What was read stays with them, so that it does not go to and fro. */
@@ -40,9 +44,9 @@ export function shopJobs(db: ShopDb = createDb()): Doing {
         preview: await previewMerge(db, read.bundle),
       };
     },
-    mergeBundle: ({ choices, ...who }) => {
+    mergeBundle: ({ choices, ...who }, _step, tell) => {
       if (!bundle) throw new Error('The bundle is no longer open: choose its file again.');
-      return mergeBundle(db, bundle, new Map(choices), tryShop, { ...who, newId });
+      return mergeBundle(db, bundle, new Map(choices), tryShop, { ...who, newId }, tell);
     },
     exportShop: async ({ nowMs }) =>
       new Blob([JSON.stringify(await exportShop(db, nowMs))], { type: 'application/json' }),
@@ -55,5 +59,7 @@ export function shopJobs(db: ShopDb = createDb()): Doing {
       if (!tables) throw new Error('The file is no longer open: choose it again.');
       return replaceShop(db, tables);
     },
+    importShop: async ({ file, nowMs }, _step, tell) =>
+      importShop(db, await file.text(), tryShop, nowMs, tell),
   };
 }

@@ -6,6 +6,7 @@ import {
   importShop,
   readShopFile,
 } from '@/data/exchange/shopFile';
+import { allFaults } from '@/data/exchange/faultSteps';
 import { plainCell } from '@/data/exchange/csv';
 import { logCsv } from '@/data/exchange/logCsv';
 import { contextAt, freshDb, shopWithCoat } from '@/data/test/shop';
@@ -49,7 +50,7 @@ describe('a shop file is tried before it is put in place', () => {
       ...read.tables,
       coats: coats.map((c, i) => (i === 4 ? { ...c, areaIds: null } : c)),
     };
-    const [fault] = await tryShop(spoilt, NOW);
+    const [fault] = await allFaults(tryShop(spoilt, NOW));
     const pieces = read.tables['pieces'] as { id: string }[];
     const at = pieces.findIndex((p) => p.id === coats[4]?.pieceId);
     expect(fault).toMatchObject({
@@ -57,9 +58,7 @@ describe('a shop file is tried before it is put in place', () => {
       message: expect.stringContaining('cannot be shown') as unknown,
     });
     const db = freshDb();
-    const refused = await importShop(db, text, () =>
-      Promise.resolve([{ path: 'x', message: 'y' }]),
-    );
+    const refused = await importShop(db, text, () => [[{ path: 'x', message: 'y' }]]);
     expect(refused).toEqual({ ok: false, faults: [{ path: 'x', message: 'y' }] });
     expect(await db.pieces.count()).toBe(0);
   });

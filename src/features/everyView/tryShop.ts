@@ -74,14 +74,14 @@ const trySession = (shop: Shop, id: string, nowMs: number): void => {
   }
 };
 
-/** Views of the whole shop, and of each row; in steps, so that a page can breathe between them. */
+/** Views of the whole shop, and of each row; in steps, so that others can work between them. */
 function* tryViews(tables: AnyTables, nowMs: number): Generator<readonly RowTrouble[]> {
   const shop = shopOf(tables);
   const format = formatOf(shop.settings);
   const { opensMin, closesMin } = shop.settings;
   yield each('settings', [shop.settings], draftOfSettings).troubles;
   yield each('resins', shop.resins, (r) => readSheet(draftOfResin(r, format), format)).troubles;
-  // Each on its own first: together they would hold the page up.
+  // Each on its own first: together they would hold others up.
   for (const piece of shop.pieces)
     yield each('pieces', [piece], (p) => pieceAt(shop, viewPiece(shop, p, nowMs), nowMs)).troubles;
   const instant = atInstant(shop, nowMs);
@@ -115,24 +115,14 @@ function* tryViews(tables: AnyTables, nowMs: number): Generator<readonly RowTrou
 /** Entries of the log that are tried in one go. */
 const LOG_STEP = 200;
 
-const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
-
 /**
- * Tries a shop through everything that the screens would say of it, before it is put in place.
- * @returns the rows that cannot be shown, with their paths in a shop file; empty when all can
+ * Tries a shop through everything that the screens would say of it.
+ * @returns the rows that cannot be shown, with their paths in a shop file; none when all can
  */
-export async function tryShop(tables: AnyTables, nowMs: number): Promise<RowFault[]> {
-  const faults: RowFault[] = [];
-  let since = Date.now();
-  for (const troubles of tryViews(tables, nowMs)) {
-    for (const { table, row, message } of troubles) {
+export function* tryShop(tables: AnyTables, nowMs: number): Generator<readonly RowFault[]> {
+  for (const troubles of tryViews(tables, nowMs))
+    yield troubles.map(({ table, row, message }) => {
       const at = (tables[table] ?? []).findIndex((r) => (r as { id: string }).id === row.id);
-      faults.push({ path: `tables.${table}[${at}]`, message: `It cannot be shown: ${message}` });
-    }
-    if (Date.now() - since > 40) {
-      await breathe();
-      since = Date.now();
-    }
-  }
-  return faults;
+      return { path: `tables.${table}[${at}]`, message: `It cannot be shown: ${message}` };
+    });
 }

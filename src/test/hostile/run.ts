@@ -1,3 +1,4 @@
+import { allFaults } from '@/data/exchange/faultSteps';
 import { readFileSync } from 'node:fs';
 import { outlineFromDrawing, readDxf, readSvg } from '@/core/exchange';
 import { readReadingsCsv } from '@/core/exchange/readingsCsv';
@@ -53,7 +54,7 @@ function shopAttempt(): Attempt {
   return async (random) => {
     const read = await readShopFile(hostileShop(random, base));
     if (!read.ok) return because(faultless(read.faults), false);
-    const tried = await tryShop(read.tables, nowMs);
+    const tried = await allFaults(tryShop(read.tables, nowMs));
     if (tried.length > 0) return because(faultless(tried), false);
     const broken = brokenViews(shopOf(read.tables));
     return because(broken[0] && `accepted, but ${broken[0]}`, true);
@@ -67,7 +68,7 @@ function bundleAttempt(): Attempt {
     const read = await readBundle(hostileBundle(random, base), () => Promise.resolve());
     if (!read.ok) return because(faultless(read.faults), false);
     const tables = read.bundle.rows as unknown as AnyTables;
-    const tried = await tryShop(tables, nowMs);
+    const tried = await allFaults(tryShop(tables, nowMs));
     if (tried.length > 0) return because(faultless(tried), false);
     const shop = shopOf(tables);
     const plan = compareBundle(read.bundle.rows, read.bundle.rows, {});

@@ -6,12 +6,13 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { demoShop } from '@/demo';
 import { plainCoat } from '@/records';
 import { tryShop } from '@/features/everyView/tryShop';
+import { largeShop } from '@/test/large/largeShop';
 import { planCoat } from '../../repos/coats';
 import { writeLogNote } from '../../repos/bench';
 import { weighA } from '../../repos/wet';
 import { contextAt, freshDb, shopWithCoat, T0 } from '../../test/shop';
 import { A, started } from '../../test/wet';
-import { exportShop, fillEmptyShop } from '../shopFile';
+import { exportShop, fillEmptyShop, readShopFile, type TryOut } from '../shopFile';
 import type { ShopDb } from '../../db';
 import { linkFaults } from '../links';
 import type { Rows } from './digest';
@@ -220,7 +221,7 @@ describe('taken in', () => {
     const fault = { path: 'tables.pieces[0]', message: 'no' };
     const refused = await mergeBundle(
       ...([tablet, bundle, new Map()] as const),
-      () => Promise.resolve([fault]),
+      () => [[fault]],
       contextAt(40),
     );
     expect(refused).toMatchObject({ ok: false });
@@ -231,6 +232,30 @@ describe('taken in', () => {
     await expect(takeIn(tablet, bundle, 41)).rejects.toThrow('no room left');
     expect(await readAll(tablet)).toEqual(before);
   }, 120_000);
+
+  it('a large bundle is tried while it is written: a fault that is found last takes all of it back', async () => {
+    const read = await readShopFile(largeShop(NOW, 100));
+    if (!read.ok) throw new Error(JSON.stringify(read.faults));
+    const db = await demoDb();
+    const before = await readAll(db);
+    const { head } = await bundleOf(db, { kind: 'shop' });
+    const bundle: Bundle = { head, rows: read.tables as Rows };
+    const given: number[] = [];
+    const lay = (tryOut: TryOut) =>
+      mergeBundle(db, bundle, new Map(), tryOut, contextAt(42), (share) => given.push(share));
+    const fault = { path: 'tables.room[0]', message: 'no' };
+    let pulled = 0;
+    const late = await lay(function* () {
+      for (pulled = 0; pulled < 5000; pulled += 1) yield [];
+      yield [fault];
+    });
+    expect(late).toEqual({ ok: false, faults: [fault] });
+    expect(pulled).toBe(5000);
+    expect(await readAll(db)).toEqual(before);
+    expect(await lay(tryShop)).toMatchObject({ ok: true, whole: [] });
+    expect(given.at(-1)).toBeGreaterThan(0.99);
+    expect(await db.log.count()).toBe(before.log.length + bundle.rows.log.length + 1);
+  });
 
   it('remembers the newest bundles only', async () => {
     const db = freshDb();

@@ -1,12 +1,14 @@
-import { type LogEntry, LOG, type Share, TABLE_NAMES, type TableName } from '@/records';
+import type { Share, TableName } from '@/records';
 import type { RowFault } from '@/records/validate';
-import { refuseOvertaken, type ReplacingTransaction, type ShopDb } from '../../db';
+import type { ShopDb } from '../../db';
 import type { ActionContext } from '../../write';
+import { allFaults, meanwhile, Unsound } from '../faultSteps';
 import { linkFaults } from '../links';
 import type { TryOut } from '../shopFile';
 import type { Bundle } from './bundleFile';
-import { type AnyRow, digest, type Rows } from './digest';
-import { forgotten, readAll, shareOf } from './makeBundle';
+import type { Rows } from './digest';
+import { readAll } from './makeBundle';
+import { changesOf, rowsOf, storeMerged, type Laying } from './storeMerged';
 import {
   type Base,
   type Choices,
@@ -90,30 +92,26 @@ export type MergeResult =
 /** How often what was found wrong is put right by taking units whole, before the bundle is refused. */
 const ROUNDS = 4;
 
-interface Tried {
-  readonly rows: Rows;
-  readonly whole: readonly UnitKey[];
-  readonly faults: readonly RowFault[];
-}
+/** Rows that do not fit together; or the rows changed, null when the shop was changed meanwhile. */
+type Tried = { readonly faults: readonly RowFault[] } | { readonly changed: number | null };
 
 /** Lays the bundle in; units whose rows do not fit together are taken whole from the side that was chosen, else kept. */
 async function fit(
   mine: Rows,
   bundle: Bundle,
   choices: Choices,
-  check: (rows: Rows) => Promise<readonly RowFault[]>,
-): Promise<Tried> {
+  store: (rows: Rows) => Promise<Tried>,
+): Promise<Tried & { readonly whole: readonly UnitKey[] }> {
   const plan = compareBundle(mine, bundle.rows, baseOf(mine, bundle));
   const mixed = new Set(plan.filter((p) => p.fate !== 'new').map((p) => p.unit));
   const chosen = new Map(choices);
   const whole = new Set<UnitKey>();
   for (let round = 0; ; round += 1) {
     const rows = mergedRows(mine, bundle.rows, plan, chosen);
-    const faults = await check(rows);
-    const units = faults.map((f) => unitOfFault(rows, f.path));
+    const tried = await store(rows);
+    const units = 'faults' in tried ? tried.faults.map((f) => unitOfFault(rows, f.path)) : [];
     const more = units.filter((u): u is UnitKey => u !== null && mixed.has(u) && !whole.has(u));
-    if (faults.length === 0 || more.length === 0 || round === ROUNDS)
-      return { rows, whole: [...whole], faults };
+    if (more.length === 0 || round === ROUNDS) return { ...tried, whole: [...whole] };
     for (const unit of more) {
       whole.add(unit);
       chosen.set(unit, { side: choices.get(unit)?.side ?? 'mine', whole: true });
@@ -121,48 +119,33 @@ async function fit(
   }
 }
 
-/** Whether what was read is still what is stored. */
-const isStill = (then: Rows, now: Rows): boolean =>
-  TABLE_NAMES.every(
-    (t) =>
-      t === 'drafts' ||
-      (then[t].length === now[t].length &&
-        then[t].every((row, i) => {
-          const other = now[t][i] as AnyRow;
-          return row.id === other.id && digest(t, row) === digest(t, other);
-        })),
-  );
+/** From so many rows on they are tried while they are written; with fewer nobody else should wait for the trial. */
+const MANY = 2000;
 
-/** Writes what is not stored already; inside a transaction that may replace the log. */
-async function writeChanges(db: ShopDb, before: Rows, after: Rows): Promise<number> {
-  let changed = 0;
-  for (const table of TABLE_NAMES) {
-    const known = new Map(before[table].map((row) => [row.id, row]));
-    const put = after[table].filter((row) => known.get(row.id) !== row);
-    const kept = new Set(after[table].map((row) => row.id));
-    const gone = before[table].filter((row) => !kept.has(row.id)).map((row) => row.id);
-    // An entry of the log is never changed: one that stands at another place is written anew.
-    const moved = table === 'log' ? put.map((row) => row.id) : [];
-    await db.table(table).bulkDelete([...gone, ...moved]);
-    // Where nothing stood, nothing has to be looked up first.
-    const isNew = (row: AnyRow) => table === 'log' || !known.has(row.id);
-    await db.table(table).bulkAdd(put.filter(isNew));
-    await db.table(table).bulkPut(put.filter((row) => !isNew(row)));
-    changed += put.length + gone.length - (table === 'log' ? moved.length : 0);
+/** Tries and stores the merged rows: all of them or none. */
+async function tryAndStore(
+  db: ShopDb,
+  laying: Laying,
+  tryOut: TryOut,
+  tell: (share: number) => void,
+): Promise<Tried> {
+  const { mine, rows, context } = laying;
+  const linked = linkFaults(rows);
+  if (linked.length > 0) return { faults: linked };
+  const changes = changesOf(mine, rows);
+  const trial = tryOut(rows as unknown as Parameters<TryOut>[0], context.nowMs);
+  const count = rowsOf(changes);
+  const first = count < MANY;
+  const faults = first ? await allFaults(trial) : [];
+  if (faults.length > 0) return { faults };
+  const also = meanwhile(first ? [] : trial, (given) => tell(given / count));
+  try {
+    return { changed: await storeMerged(db, laying, changes, also) };
+  } catch (error) {
+    if (error instanceof Unsound) return { faults: error.faults };
+    throw error;
   }
-  return changed;
 }
-
-const entryOf = (bundle: Bundle, log: readonly AnyRow[], c: ActionContext): LogEntry => ({
-  ...LOG.defaults,
-  id: c.newId(),
-  seq: log.length + 1,
-  atMs: c.nowMs,
-  kind: 'bundle taken in',
-  by: c.by,
-  text: bundle.head.name.slice(0, 200),
-  figures: { madeMs: bundle.head.madeMs, ...(bundle.head.by && { madeBy: bundle.head.by }) },
-});
 
 /** Changes by others while the bundle was tried, before it is given up. */
 const TRIES = 3;
@@ -170,7 +153,8 @@ const TRIES = 3;
 /**
  * Takes a bundle in: all of it in one transaction, with its entry in the log, or nothing and the list of faults.
  * @param choices for units that both sides changed; without one, the rows that are here stay
- * @param tryOut tries the merged shop through everything that the screens would say of it
+ * @param tryOut tries the merged shop through everything that the screens would say of it @param tell told the share
+ *   that is written
  * @throws ActionError `overtaken`; whatever the browser's storage throws
  */
 export async function mergeBundle(
@@ -179,36 +163,15 @@ export async function mergeBundle(
   choices: Choices,
   tryOut: TryOut,
   context: ActionContext,
+  tell: (share: number) => void = () => undefined,
 ): Promise<MergeResult> {
-  const check = async (rows: Rows): Promise<readonly RowFault[]> => {
-    const linked = linkFaults(rows);
-    return linked.length > 0
-      ? linked
-      : tryOut(rows as unknown as Parameters<TryOut>[0], context.nowMs);
-  };
   for (let tries = 0; tries < TRIES; tries += 1) {
     const mine = await readAll(db);
-    const { rows, whole, faults } = await fit(mine, bundle, choices, check);
-    if (faults.length > 0) return { ok: false, faults };
-    const changed = await db.transaction(
-      'rw',
-      [...TABLE_NAMES],
-      async (transaction: ReplacingTransaction) => {
-        refuseOvertaken(db);
-        const now = await Promise.all(TABLE_NAMES.map((t) => db.table(t).toArray()));
-        const stored = Object.fromEntries(
-          TABLE_NAMES.map((t, i) => [t, now[i]]),
-        ) as unknown as Rows;
-        if (!isStill(mine, stored)) return null;
-        transaction.replacingShop = true;
-        const count = await writeChanges(db, mine, { ...rows, drafts: mine.drafts });
-        await db.log.add(entryOf(bundle, rows.log, context));
-        const shares = mine.shares as unknown as readonly Share[];
-        await db.shares.bulkDelete([...forgotten(shares)]);
-        await db.shares.put(shareOf(bundle, 'in', context.nowMs));
-        return count;
-      },
+    const tried = await fit(mine, bundle, choices, (rows) =>
+      tryAndStore(db, { mine, rows, bundle, context }, tryOut, tell),
     );
+    if ('faults' in tried) return { ok: false, faults: tried.faults };
+    const { changed, whole } = tried;
     if (changed !== null) return { ok: true, changed, whole };
   }
   const message = 'The shop was changed all the while: nothing was taken in. Try again.';

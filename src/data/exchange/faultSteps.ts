@@ -1,0 +1,61 @@
+import type { RowFault } from '@/records/validate';
+
+/** A search for faults that is done a little at a time; each step tells what it found. */
+export type FaultSteps = Iterable<readonly RowFault[]>;
+
+/** Longest that is searched in one go, ms: what waits may answer in between. */
+const BREATH_MS = 40;
+const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
+
+/** Searches to the end and lets others work in between. */
+export async function allFaults(steps: FaultSteps): Promise<RowFault[]> {
+  const faults: RowFault[] = [];
+  let since = Date.now();
+  for (const found of steps) {
+    faults.push(...found);
+    if (Date.now() - since < BREATH_MS) continue;
+    await breathe();
+    since = Date.now();
+  }
+  return faults;
+}
+
+/** What was to be stored cannot be shown; thrown inside a transaction, it takes back what was written. */
+export class Unsound extends Error {
+  override readonly name = 'Unsound';
+  constructor(readonly faults: readonly RowFault[]) {
+    super(faults[0]?.message);
+  }
+}
+
+/**
+ * Does some of the work; whether there is more of it.
+ * @param rows were handed over since the last time @throws Unsound at its end, with all that was found
+ */
+export type Meanwhile = (rows?: number) => boolean;
+
+/** Longest that is searched while the browser has rows to write, ms: it has to be given the next ones. */
+const SLICE_MS = 20;
+
+/** The search as work that is done while the browser writes. @param told how many rows were handed over by now */
+export function meanwhile(
+  steps: FaultSteps,
+  told: (rows: number) => void = () => undefined,
+): Meanwhile {
+  let given = 0;
+  const rest = steps[Symbol.iterator]();
+  const faults: RowFault[] = [];
+  let over = false;
+  return (rows = 0) => {
+    if (rows > 0) told((given += rows));
+    const since = Date.now();
+    while (!over && Date.now() - since < SLICE_MS) {
+      const { done, value } = rest.next();
+      if (done) {
+        over = true;
+        if (faults.length > 0) throw new Unsound(faults);
+      } else faults.push(...(value as readonly RowFault[]));
+    }
+    return !over;
+  };
+}
