@@ -26,16 +26,28 @@ export interface PdfSheet {
   readonly rule: () => void;
 }
 
+/** Widths of words at one point, by the fonts that write them: laying letters out is slow, and words come again. */
+const known = new WeakMap<FontSet, Map<string, number>>();
+
+function wordWidth(word: string, set: FontSet): number {
+  const widths = known.get(set) ?? new Map<string, number>();
+  known.set(set, widths);
+  const width = widths.get(word) ?? widthOf(runsOf(word, set), 1);
+  widths.set(word, width);
+  return width;
+}
+
 /** Words broken into lines no wider than a width. */
 export function linesOf(text: string, width: number, size: number, set: FontSet): string[] {
   const lines: string[] = [];
-  let line = '';
+  const space = wordWidth(' ', set);
+  let [line, long] = ['', 0];
   for (const word of text.split(' ')) {
-    const longer = line === '' ? word : `${line} ${word}`;
-    if (line !== '' && widthOf(runsOf(longer, set), size) > width) {
+    const own = wordWidth(word, set);
+    if (line !== '' && size * (long + space + own) > width) {
       lines.push(line);
-      line = word;
-    } else line = longer;
+      [line, long] = [word, own];
+    } else [line, long] = line === '' ? [word, own] : [`${line} ${word}`, long + space + own];
   }
   return line === '' ? lines : [...lines, line];
 }
