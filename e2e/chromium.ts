@@ -1,6 +1,11 @@
+import { existsSync } from 'node:fs';
+
+/** Without a window where Debian has it so, else the whole of it. */
+const HEADLESS = '/usr/bin/chromium-headless-shell';
+
 /** Debian's Chromium, with its own calls to the network switched off. */
 export const CHROMIUM = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: existsSync(HEADLESS) ? HEADLESS : '/usr/bin/chromium',
   args: [
     '--no-sandbox',
     '--disable-gpu',

@@ -16,6 +16,9 @@ import {
 const shown = (page: Page) => page.getByTestId('live-weight');
 const grams = async (of: Locator) => Number.parseFloat(await of.innerText());
 
+/** Between two looks at the scale while a hand pours, ms. */
+const POUR_MS = 150;
+
 /** The simulated hand pours until the scale shows so much, and waits until it is steady. */
 async function pourTo(page: Page, atLeast: number): Promise<void> {
   const key = page.getByRole('region', { name: 'Simulated hand' });
@@ -24,7 +27,8 @@ async function pourTo(page: Page, atLeast: number): Promise<void> {
     // It waits until the key stands still: what is said above it moves it.
     await key.getByRole('button', { name, exact: true }).hover();
     await page.mouse.down();
-    await expect.poll(() => grams(shown(page)), { intervals: [30] }).toBeGreaterThanOrEqual(until);
+    for (let i = 0; i < 2000 && (await grams(shown(page))) < until; i += 1)
+      await page.clock.runFor(POUR_MS);
     await page.mouse.up();
   };
   await hold('Pour', atLeast - 6);

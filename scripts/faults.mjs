@@ -1,12 +1,12 @@
 // `npm run faults`: 200 seeded faults through the real browser over the wet session. Prints one table.
 import { readFileSync } from 'node:fs';
 import process from 'node:process';
-import { ensureBuilt, ensureChromium, ensureInstalled, runBin } from './lib/prepare.mjs';
+import { ensureBuilt, ensureChromium, ensureInstalled, HEADLESS, runBin } from './lib/prepare.mjs';
 import { writeFigures } from './lib/figures.mjs';
 
 const count = process.argv[2] ?? '200';
 ensureInstalled();
-ensureChromium();
+ensureChromium(HEADLESS);
 ensureBuilt();
 runBin('playwright', ['test', 'faults.spec'], { FAULTS: count });
 

@@ -6,6 +6,7 @@ import {
   ensureChromium,
   ensureInstalled,
   ensureNode,
+  HEADLESS,
   runBin,
   runQuietly,
 } from './lib/prepare.mjs';
@@ -48,7 +49,7 @@ async function hostileSlice() {
 
 ensureNode();
 ensureInstalled();
-ensureChromium();
+ensureChromium(HEADLESS);
 rmSync('test-results', { recursive: true, force: true });
 mkdirSync('test-results', { recursive: true });
 

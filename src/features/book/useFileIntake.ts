@@ -84,20 +84,22 @@ export function useFileIntake(): FileIntake {
   const read = async (file: File) => {
     setFaults([]);
     setDone('');
-    const what = 'Reading and trying the file';
-    const zip = await isZip(file);
-    // Where nothing is to be lost, nothing is asked.
-    if (empty && !zip) return work.run(what, (options) => importInto(file, options), 'writing');
-    return work.run(what, async (options) => {
-      if (zip) {
-        const opened = await shopJob('readBundle', { file }, options);
-        if (!opened.ok) return setFaults(opened.faults);
-        return setAsked({ is: 'bundle', ...opened });
-      }
-      const checked = await shopJob('checkShop', { file, nowMs: Date.now() }, options);
-      if (!checked.ok) return setFaults(checked.faults);
-      setAsked({ is: 'shop' });
-    });
+    await work.run(
+      'Reading and trying the file',
+      async (options) => {
+        if (await isZip(file)) {
+          const opened = await shopJob('readBundle', { file }, options);
+          if (!opened.ok) return setFaults(opened.faults);
+          return setAsked({ is: 'bundle', ...opened });
+        }
+        // Where nothing is to be lost, nothing is asked.
+        if (empty) return importInto(file, options);
+        const checked = await shopJob('checkShop', { file, nowMs: Date.now() }, options);
+        if (!checked.ok) return setFaults(checked.faults);
+        setAsked({ is: 'shop' });
+      },
+      empty ? 'writing' : 'reading',
+    );
   };
   return {
     ...{ work, faults, done, asked },
