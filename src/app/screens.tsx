@@ -1,6 +1,7 @@
 'use client';
-import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
+import { useEffect, type ComponentType, type ReactNode } from 'react';
 import { go } from '@/ui/go';
+import { later, OPENING } from '@/ui/later';
 import { placeAt, type PlacePath } from './paths';
 
 /** What stands at an address: fetched once, then drawn. */
@@ -9,30 +10,12 @@ interface Part {
   readonly draw: (id: string, search: URLSearchParams) => ReactNode;
 }
 
-/**
- * A screen that is fetched when it is first visited, or before, when nothing else is to be done. Once it is here it
- * is drawn in the same pass: what comes out of a Suspense would be held back by React for 300 ms.
- */
+/** A screen that is fetched when it is first visited, or before, when nothing else is to be done. */
 function screen<P extends object>(
   fetchIt: () => Promise<ComponentType<P>>,
   props: (id: string, search: URLSearchParams) => P,
 ): Part {
-  let Here: ComponentType<P> | null = null;
-  const load = async () => {
-    Here ??= await fetchIt();
-  };
-  function Screen(given: P) {
-    const [, setHere] = useState(Here !== null);
-    const [trouble, setTrouble] = useState<Error | null>(null);
-    useEffect(() => {
-      load().then(
-        () => setHere(true),
-        (e: unknown) => setTrouble(e instanceof Error ? e : new Error(String(e))),
-      );
-    }, []);
-    if (trouble) throw trouble;
-    return Here ? <Here {...given} /> : <p className="opening">Opening …</p>;
-  }
+  const { load, Part: Screen } = later(fetchIt, OPENING);
   return { load, draw: (id, search) => <Screen {...props(id, search)} /> };
 }
 

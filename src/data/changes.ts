@@ -4,6 +4,7 @@ import {
   keepShop,
   withChanges,
   type KeptShop,
+  type Settle,
   type ShopChanges,
   type ShopRows,
   type TableChange,
@@ -25,6 +26,10 @@ function touched(parts: ObservabilitySet, db: ShopDb, table: LiveTable): Touched
   return keys;
 }
 
+/** Only a shop with coats needs the rules of films: an empty one is shown before they are here. */
+const settleFor = async (coats: readonly unknown[]): Promise<Settle> =>
+  coats.length > 0 ? (await import('@/shop/settle')).settle : (rows) => rows.coats;
+
 /** Every table in one transaction: the shop as it was at one moment. */
 export async function readWhole(db: ShopDb): Promise<KeptShop> {
   const tables = await db.transaction('r', [...LIVE_TABLES], async () => {
@@ -34,7 +39,8 @@ export async function readWhole(db: ShopDb): Promise<KeptShop> {
     return read;
   });
   const entries = LIVE_TABLES.map((table, i) => [table, tables[i] ?? []]);
-  return keepShop(Object.fromEntries(entries) as ShopRows);
+  const rows = Object.fromEntries(entries) as ShopRows;
+  return keepShop(rows, await settleFor(rows.coats));
 }
 
 /** Only what was touched, in one transaction. */
@@ -60,7 +66,11 @@ async function readTouched(
     ),
   );
   const changes = Object.fromEntries(names.map((table, i) => [table, read[i]])) as ShopChanges;
-  return withChanges(kept, changes);
+  return withChanges(
+    kept,
+    changes,
+    await settleFor([...kept.rows.coats, ...(changes.coats?.rows ?? [])]),
+  );
 }
 
 /** What is told while the shop is followed. */

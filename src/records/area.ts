@@ -1,10 +1,4 @@
-import {
-  checkShape,
-  measureShape,
-  type EdgeProfile,
-  type Point,
-  type Shape,
-} from '@/core/geometry';
+import { type EdgeProfile, type Point, type Shape } from '@/core/geometry';
 import {
   AREA_KINDS,
   BOUNDARIES,
@@ -172,7 +166,7 @@ export const AREAS = defineRecord<Area>()({
     partOf: null,
     bare: false,
   },
-  meaning: ({ shape, edges }) => {
+  meaning: ({ shape, edges }, { checkShape, measureShape }) => {
     const checked = checkShape(shape);
     if (!checked.ok)
       return checked.issues.map((issue) => ({ ...issue, path: ['shape', ...issue.path] }));

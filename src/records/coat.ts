@@ -1,20 +1,13 @@
 import {
   DEFAULT_REST_S,
-  FLOOD_OVER_LIMITS_M2,
-  INTENTS,
-  LEDGER_LINES,
-  LINE_LIMITS,
-  LINE_USES,
-  MIX_LIMITS_M3,
-  OVERRIDE_LIMITS_M3,
-  THICKNESS_LIMITS_M,
+  type LINE_USES,
   type Intent,
   type LedgerOverride,
   type ReserveSchool,
 } from '@/core/coat';
 import type { Point } from '@/core/geometry';
 import { COAT_KINDS, type CoatKind } from '@/core/piece';
-import { TOUCH_FINDS, TOUCHED, type Learned, type Touched, type TouchFind } from '@/core/resin';
+import type { Learned, Touched, TouchFind } from '@/core/resin';
 import { defineRecord, type Parts } from './define';
 import type { Id } from './id';
 
@@ -95,13 +88,13 @@ const PLAIN = {
 export const plainCoat = (thicknessM: number) =>
   ({ ...PLAIN, intent: { by: 'given', thicknessM }, thicknessM }) as const satisfies Partial<Coat>;
 
-const film = ({ number }: Parts) =>
+const film = ({ number, THICKNESS_LIMITS_M }: Parts) =>
   number().min(THICKNESS_LIMITS_M.min).max(THICKNESS_LIMITS_M.max);
-const PLAIN_INTENTS = INTENTS.filter((by) => by === 'natural' || by === 'skin');
 
 /** Each kind of intention has a number of its own, or none. */
 function intent(parts: Parts) {
-  const { Joi, number, oneOf } = parts;
+  const { FLOOD_OVER_LIMITS_M2, INTENTS, Joi, MIX_LIMITS_M3, number, oneOf } = parts;
+  const plain = INTENTS.filter((by) => by === 'natural' || by === 'skin');
   const of = (by: string, own: Parameters<typeof Joi.object>[0]) => ({
     is: by,
     then: Joi.object({ by: Joi.string().required(), ...own }),
@@ -120,11 +113,11 @@ function intent(parts: Parts) {
         }),
         of('mix', { volumeM3: number().min(MIX_LIMITS_M3.min).max(MIX_LIMITS_M3.max) }),
       ],
-      otherwise: Joi.object({ by: oneOf(PLAIN_INTENTS) }),
+      otherwise: Joi.object({ by: oneOf(plain) }),
     })
     .required();
 }
-const line = ({ Joi, flag, listOf, number, oneOf, point }: Parts) =>
+const line = ({ Joi, flag, LINE_LIMITS, LINE_USES, listOf, number, oneOf, point }: Parts) =>
   Joi.object({
     as: oneOf(LINE_USES),
     points: listOf(point().optional(), 20_000).min(2),
@@ -132,7 +125,7 @@ const line = ({ Joi, flag, listOf, number, oneOf, point }: Parts) =>
     widthM: number().min(LINE_LIMITS.widthM.min).max(LINE_LIMITS.widthM.max),
     angleRad: number().min(LINE_LIMITS.angleRad.min).max(LINE_LIMITS.angleRad.max),
   });
-const override = ({ Joi, number, oneOf }: Parts) =>
+const override = ({ Joi, LEDGER_LINES, number, oneOf, OVERRIDE_LIMITS_M3 }: Parts) =>
   Joi.object({
     line: oneOf(LEDGER_LINES),
     volumeM3: number().min(OVERRIDE_LIMITS_M3.min).max(OVERRIDE_LIMITS_M3.max),
@@ -173,7 +166,7 @@ export const COATS = defineRecord<Coat>()({
         ],
   schema: (parts) => {
     const { Joi, flag, id, instant, listOf, maybeId, maybeInstant, name, number, oneOf } = parts;
-    const { reserveSchema } = parts;
+    const { LEDGER_LINES, reserveSchema, THICKNESS_LIMITS_M, TOUCH_FINDS, TOUCHED } = parts;
     return {
       id: id(),
       pieceId: id(),

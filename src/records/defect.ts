@@ -1,5 +1,5 @@
 import type { Point } from '@/core/geometry';
-import { RESCUE_KINDS, TESTS, type Answers, type RescueKind } from '@/core/inspect';
+import type { Answers, RescueKind } from '@/core/inspect';
 import { DEFECT_KINDS, type DefectKind } from '@/core/piece';
 import { defineRecord } from './define';
 import type { Id } from './id';
@@ -75,6 +75,8 @@ export const DEFECTS = defineRecord<Defect>()({
     number,
     oneOf,
     point,
+    RESCUE_KINDS,
+    TESTS,
     text,
   }) => {
     const within = ({ min, max }: { min: number; max: number }) =>

@@ -27,7 +27,7 @@ export interface RecordDefinition<R> {
   /** Order in which the shop holds its rows. */
   readonly order?: (a: R, b: R) => number;
   /** Faults of meaning in a row whose form is right. */
-  readonly meaning?: (row: R) => readonly Issue[];
+  readonly meaning?: (row: R, parts: Parts) => readonly Issue[];
 }
 
 /** Describes one table; its row type is carried along. */

@@ -1,5 +1,4 @@
 import { LAYER_KINDS, type LayerKind } from '@/core/piece';
-import { LAYER_LIMITS } from '@/core/coat';
 import { defineRecord, type Parts } from './define';
 import type { Id } from './id';
 
@@ -49,7 +48,7 @@ export const LAYERS = defineRecord<Layer>()({
   defaults: {},
   order: (a, b) => a.turn - b.turn,
   schema: (parts) => {
-    const { Joi, id, maybeId, name, number, oneOf } = parts;
+    const { Joi, id, LAYER_LIMITS, maybeId, name, number, oneOf } = parts;
     return {
       id: id(),
       pieceId: id(),

@@ -13,7 +13,23 @@ import { INSTANT_LIMITS_MS } from '@/core/units';
 
 // Parts of the schemas of records. Joi is heavy and only checks what is written, so records name these parts and
 // `validate.ts` hands them in.
-export { Joi, point, reserveSchema, shapeSchema, sheetSchema };
+export { Joi, MASK_METHODS, point, reserveSchema, shapeSchema, sheetSchema };
+// What only a check of rows asks of core comes with them as well.
+export {
+  FLOOD_OVER_LIMITS_M2,
+  INTENTS,
+  LAYER_LIMITS,
+  LEDGER_LINES,
+  LINE_LIMITS,
+  LINE_USES,
+  MIX_LIMITS_M3,
+  OVERRIDE_LIMITS_M3,
+  THICKNESS_LIMITS_M,
+} from '@/core/coat';
+export { checkShape, HALF_PLANE_SIDES, measureShape } from '@/core/geometry';
+export { RESCUE_KINDS, TESTS } from '@/core/inspect';
+export { grits } from '@/core/prep';
+export { checkSheet, TOUCH_FINDS, TOUCHED } from '@/core/resin';
 
 /** Letters, digits and the two dashes: safe as a part of an address, a file name or an attribute. */
 export const id = () =>

@@ -1,6 +1,5 @@
 import type { ResinPrice } from '@/core/coat';
 import {
-  checkSheet,
   NOTHING_DECLARED,
   COLOUR_LIMITS,
   SERVICE_LIMITS_K,
@@ -28,7 +27,7 @@ export const RESINS = defineRecord<Resin>()({
   references: [],
   defaults: { note: '', price: null, declared: NOTHING_DECLARED, learnsFromMs: null },
   order: (a, b) => a.name.localeCompare(b.name),
-  meaning: ({ sheet }) => {
+  meaning: ({ sheet }, { checkSheet }) => {
     const checked = checkSheet(sheet);
     return checked.ok
       ? []

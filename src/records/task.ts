@@ -1,5 +1,5 @@
-import { HALF_PLANE_SIDES, type HalfPlane } from '@/core/geometry';
-import { grits, MASK_METHODS, type MaskMethod, type OwnTask, type TaskRecord } from '@/core/prep';
+import type { HalfPlane } from '@/core/geometry';
+import type { MaskMethod, OwnTask, TaskRecord } from '@/core/prep';
 import { defineRecord, type Parts } from './define';
 import type { Id } from './id';
 
@@ -13,7 +13,7 @@ export interface PrepRecord extends TaskRecord {
   readonly own: OwnTask | null;
 }
 
-function own({ Joi, flag, id, ids, name, number, oneOf }: Parts) {
+function own({ Joi, flag, grits, id, ids, name, number, oneOf }: Parts) {
   const grit = () => oneOf(grits('P'));
   return Joi.object({
     kind: oneOf(['note', 'sand']),
@@ -46,7 +46,7 @@ export const TASKS = defineRecord<PrepRecord>()({
   defaults: { result: null, order: null, method: null, limit: null, own: null, reason: '' },
   schema: (parts) => {
     const { Joi, id, listOf, maybeId, maybeInstant, maybeOneOf, name, number, oneOf } = parts;
-    const { place, text } = parts;
+    const { HALF_PLANE_SIDES, MASK_METHODS, place, text } = parts;
     return {
       id: id(),
       pieceId: id(),

@@ -34,8 +34,9 @@ function issueFault({ allowed, code, path, value }: Issue): RowFault {
 export function rowFaults<T extends TableName>(table: T, row: unknown): RowFault[] {
   const { error } = SCHEMAS[table].validate(row, { abortEarly: false, convert: false });
   if (error) return error.details.map((d) => ({ path: dotted(d.path), message: d.message }));
-  const meaning = RECORDS[table].meaning as ((row: unknown) => readonly Issue[]) | undefined;
-  return (meaning?.(row) ?? []).map(issueFault);
+  const meaning = RECORDS[table].meaning as
+    ((row: unknown, given: typeof parts) => readonly Issue[]) | undefined;
+  return (meaning?.(row, parts) ?? []).map(issueFault);
 }
 
 /** Joi names null among the types of a choice but not among its values: it is added there. */

@@ -16,6 +16,7 @@ import {
   type Resin,
 } from '@/records';
 import { atInstant, type Ask } from './instant';
+import { settle } from './settle';
 import { keepShop, type ShopRows } from './shop';
 
 const HOUR = 3_600_000;
@@ -65,21 +66,30 @@ const batch: Batch = {
   ...{ targetM3: 1e-4, targetAKg: 0.1, targetBKg: 0.1 },
 };
 const shopOf = (rows: Partial<ShopRows>) =>
-  keepShop({
-    ...{ settings: [DEFAULT_SETTINGS], pieces: [piece], areas: [face], resins: [resin], coats: [] },
-    ...{
-      sessions: [],
-      batches: [],
-      defects: [],
-      tasks: [],
-      templates: [],
-      layers: [],
-      room: [],
-      lots: [],
-      swatches: [],
+  keepShop(
+    {
+      ...{
+        settings: [DEFAULT_SETTINGS],
+        pieces: [piece],
+        areas: [face],
+        resins: [resin],
+        coats: [],
+      },
+      ...{
+        sessions: [],
+        batches: [],
+        defects: [],
+        tasks: [],
+        templates: [],
+        layers: [],
+        room: [],
+        lots: [],
+        swatches: [],
+      },
+      ...rows,
     },
-    ...rows,
-  }).shop;
+    settle,
+  ).shop;
 const asks = (rows: Partial<ShopRows>): readonly Ask[] =>
   atInstant(shopOf(rows), NOW).pieces[0]?.asks ?? [];
 const kinds = (rows: Partial<ShopRows>) => asks(rows).map((a) => a.is);

@@ -11,6 +11,7 @@ import {
   type RoomDay,
   roomDays,
 } from '@/records';
+import { settle } from './settle';
 import { keepShop, withChanges, type ShopRows } from './shop';
 
 const piece = (id: string, createdMs: number): Piece => ({
@@ -87,37 +88,43 @@ const change = (rows: readonly unknown[], gone: string[] = []) => ({ rows: rows 
 
 describe('the shop from its rows', () => {
   it('comes in its orders, with the shop’s own settings where none are stored', () => {
-    const { shop } = keepShop(ROWS);
+    const { shop } = keepShop(ROWS, settle);
     expect(shop.pieces.map((p) => p.id)).toEqual(['a', 'b']);
     expect(shop.coats.map((c) => c.id)).toEqual(['a-1', 'b-1', 'a-2']);
     expect(shop.room.steps.map((s) => s.temperatureK)).toEqual([291, 293]);
     expect(shop.settings).toBe(DEFAULT_SETTINGS);
   });
   it('after a change only what changed is new: other rows, other tables, other settled coats stay', () => {
-    const kept = keepShop(ROWS);
-    const next = withChanges(kept, { pieces: change([{ ...piece('a', 1), name: 'Lintel' }]) });
+    const kept = keepShop(ROWS, settle);
+    const next = withChanges(
+      kept,
+      { pieces: change([{ ...piece('a', 1), name: 'Lintel' }]) },
+      settle,
+    );
     expect(next.shop.pieces.map((p) => p.name)).toEqual(['Lintel', 'b']);
     expect(next.shop.pieces[1]).toBe(kept.shop.pieces[1]);
     expect(next.shop.areas).toBe(kept.shop.areas);
     expect(next.shop.coats).toBe(kept.shop.coats);
   });
   it('rows that were read again and are equal change nothing at all', () => {
-    const kept = keepShop(ROWS);
-    expect(withChanges(kept, { coats: change(copy(ROWS.coats)), areas: change([]) })).toBe(kept);
+    const kept = keepShop(ROWS, settle);
+    expect(withChanges(kept, { coats: change(copy(ROWS.coats)), areas: change([]) }, settle)).toBe(
+      kept,
+    );
   });
   it('rows come, go and move', () => {
-    const kept = keepShop(ROWS);
-    const more = withChanges(kept, { coats: change([coat('b', 2)], ['a-2', 'unknown']) });
+    const kept = keepShop(ROWS, settle);
+    const more = withChanges(kept, { coats: change([coat('b', 2)], ['a-2', 'unknown']) }, settle);
     expect(more.shop.coats.map((c) => c.id)).toEqual(['a-1', 'b-1', 'b-2']);
     expect(more.shop.coats[0]).toBe(kept.shop.coats[0]);
-    const moved = withChanges(more, { coats: change([{ ...coat('b', 1), order: 3 }]) });
+    const moved = withChanges(more, { coats: change([{ ...coat('b', 1), order: 3 }]) }, settle);
     expect(moved.shop.coats.map((c) => c.id)).toEqual(['a-1', 'b-2', 'b-1']);
   });
 });
 
 describe('what is planned follows until it is mixed', () => {
   const films = (rows: ShopRows) =>
-    Object.fromEntries(keepShop(rows).shop.coats.map((c) => [c.id, c.thicknessM * 1e3]));
+    Object.fromEntries(keepShop(rows, settle).shop.coats.map((c) => [c.id, c.thicknessM * 1e3]));
   it('a changed sheet: a denser resin lies thinner by itself', () => {
     expect(films(ROWS)['a-1']).toBeCloseTo(1.523, 3);
     // By hand at 47.5°: 2 lc sin(θ/2) (1 − (1 − m) cos(θ/2)), m = 1 − lc P/A + (16/π) lc²/A; both parts at 1.6 g/ml.
@@ -133,8 +140,8 @@ describe('what is planned follows until it is mixed', () => {
     expect(films(dome)['a-1']).toBeCloseTo(2, 12);
   });
   it('a settled coat is the same object as long as its film is', () => {
-    const kept = keepShop(ROWS);
-    const next = withChanges(kept, { coats: change([coat('b', 2)]) });
+    const kept = keepShop(ROWS, settle);
+    const next = withChanges(kept, { coats: change([coat('b', 2)]) }, settle);
     expect(next.shop.coats[0]).toBe(kept.shop.coats[0]);
   });
 });

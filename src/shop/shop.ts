@@ -19,9 +19,7 @@ import {
   type Template,
   type WetSession,
 } from '@/records';
-import { ofPiece } from './ofPiece';
-import { planRoomK, roomOf, type Room } from './room';
-import { settledCoats, type PieceRows } from './settled';
+import { roomOf, type Room } from './room';
 
 /** All small tables of the shop as they are now, what is planned settled; log and photos are asked for where they are shown. */
 export interface Shop {
@@ -69,56 +67,13 @@ function ordered<T extends LiveTable>(table: T, rows: readonly Tables[T][]): rea
   return by ? [...rows].sort(by) : rows;
 }
 
-interface Settled extends PieceRows {
-  readonly settled: readonly Coat[];
-}
-/** What was settled for a piece, with the rows that it hangs on; by the resins it was settled with. */
-const known = new WeakMap<readonly Resin[], Map<string, Settled>>();
+/** Coats with the film that is true now, each for the rows that it hangs on. */
+export type Settle = (rows: ShopRows) => readonly Coat[];
 
-const sameRows = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+export const sameRows = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a === b || (a.length === b.length && a.every((row, i) => row === b[i]));
-const sameBehind = (a: PieceRows, b: PieceRows): boolean =>
-  a.piece === b.piece &&
-  a.roomK === b.roomK &&
-  sameRows(a.coats, b.coats) &&
-  sameRows(a.areas, b.areas) &&
-  sameRows(a.layers, b.layers) &&
-  sameRows(a.tasks, b.tasks);
 
-/** A row that cannot be read is left as it is: the views stumble over it next, and name it. */
-function settledOr(rows: PieceRows): readonly Coat[] {
-  try {
-    return settledCoats(rows);
-  } catch {
-    return rows.coats;
-  }
-}
-
-function settle({ pieces, areas, coats, layers, resins, tasks, room }: ShopRows): readonly Coat[] {
-  const roomK = planRoomK(roomOf(room));
-  const here = known.get(resins) ?? new Map<string, Settled>();
-  known.set(resins, here);
-  const own = new Map<Coat, Coat>();
-  for (const piece of pieces) {
-    const of: PieceRows = {
-      ...{ piece, resins, roomK },
-      coats: ofPiece(coats, piece.id),
-      areas: ofPiece(areas, piece.id),
-      layers: ofPiece(layers, piece.id),
-      tasks: ofPiece(tasks, piece.id),
-    };
-    // What was mixed keeps the film that it was mixed for.
-    if (of.coats.every((c) => c.batchId !== null)) continue;
-    const before = here.get(piece.id);
-    const settled = before && sameBehind(before, of) ? before.settled : settledOr(of);
-    if (settled !== before?.settled) here.set(piece.id, { ...of, settled });
-    const place = new Map(settled.map((coat) => [coat.id, coat]));
-    for (const coat of of.coats) own.set(coat, place.get(coat.id) ?? coat);
-  }
-  return coats.map((coat) => own.get(coat) ?? coat);
-}
-
-const shopFrom = (rows: ShopRows, before: Shop | null): Shop => {
+const shopFrom = (rows: ShopRows, before: Shop | null, settle: Settle): Shop => {
   const coats = settle(rows);
   return {
     ...rows,
@@ -128,11 +83,11 @@ const shopFrom = (rows: ShopRows, before: Shop | null): Shop => {
   };
 };
 
-/** The shop that whole tables make, in any order of their rows. */
-export function keepShop(tables: ShopRows): KeptShop {
+/** The shop that whole tables make, in any order of their rows. @param settle as `settle.ts` has it */
+export function keepShop(tables: ShopRows, settle: Settle): KeptShop {
   const entries = LIVE_TABLES.map((table) => [table, ordered(table, tables[table] as never)]);
   const rows = Object.fromEntries(entries) as ShopRows;
-  return { rows, shop: shopFrom(rows, null) };
+  return { rows, shop: shopFrom(rows, null, settle) };
 }
 
 /** A table with its changes; itself when nothing in it is different. */
@@ -157,7 +112,7 @@ function changedTable<T extends LiveTable>(
 }
 
 /** The shop after changes: rows, tables and settled coats that did not change stay the same objects. */
-export function withChanges(kept: KeptShop, changes: ShopChanges): KeptShop {
+export function withChanges(kept: KeptShop, changes: ShopChanges, settle: Settle): KeptShop {
   const entries = LIVE_TABLES.map((table) => {
     const change = changes[table];
     return [
@@ -167,5 +122,5 @@ export function withChanges(kept: KeptShop, changes: ShopChanges): KeptShop {
   });
   const rows = Object.fromEntries(entries) as ShopRows;
   const same = LIVE_TABLES.every((table) => rows[table] === kept.rows[table]);
-  return same ? kept : { rows, shop: shopFrom(rows, kept.shop) };
+  return same ? kept : { rows, shop: shopFrom(rows, kept.shop, settle) };
 }

@@ -1,4 +1,5 @@
-export { coatLedger, DEFAULT_REST_S, type Ledger } from './ledger';
+export { coatLedger, type Ledger } from './ledger';
+export { DEFAULT_REST_S } from './rest';
 export type { LedgerLine } from './ledgerLine';
 export { learnedLoss, LEAST_POURS, LOSS_LIMITS, type LearnedLoss, type LossSample } from './losses';
 export { combineBatch, planBatch, type BatchCoat, type BatchPlan } from './batch';

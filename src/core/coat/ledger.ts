@@ -30,8 +30,6 @@ export interface Ledger {
   readonly edgeFilmM: number;
 }
 
-/** Time between mixing and wetting the edges when nothing else is known, s. Common practice, no source. */
-export const DEFAULT_REST_S = 10 * 60;
 /** How well a user knows a line that he sets, share of it. Judgement, no source. */
 const OVERRIDE_SIGMA = 0.05;
 const WASTE: readonly LedgerLineId[] = ['run-off', 'cup', 'reserve'];

@@ -1,6 +1,5 @@
 'use client';
 import { createContext, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
-import { warmShop } from '@/shop/instant';
 import type { KeptShop, Shop } from '@/shop/shop';
 import { followShop } from '../changes';
 import { openShop, shopDb } from '../db';
@@ -89,7 +88,10 @@ function useShopRead(open: boolean) {
           tellAnew();
           setShop(fresh.shop);
         },
-        warm: ({ shop: read }) => warmShop(read, Date.now, breathe),
+        warm: async ({ shop: read }) => {
+          const { warmShop } = await import('@/shop/instant');
+          await warmShop(read, Date.now, breathe);
+        },
         read: () => setTrouble(null),
         error: (e) => {
           setTrouble(asError(e));

@@ -1,4 +1,5 @@
 import { asId, plainCoat, type AreaCut, type Id } from '@/records';
+import { settle } from '@/shop/settle';
 import { keepShop } from '@/shop/shop';
 import { readWhole } from '../changes';
 import type { ShopDb } from '../db';
@@ -82,7 +83,7 @@ describe('layers between the coats', () => {
     const layerId = await addLayer(db, contextAt(3), layerOf(coat.pieceId, coat.areaIds, null));
     const second = await addLayer(db, contextAt(4), layerOf(coat.pieceId, coat.areaIds, null));
     expect((await db.layers.get(second))?.turn).toBe(1);
-    const { shop } = keepShop((await readWhole(db)).rows);
+    const { shop } = keepShop((await readWhole(db)).rows, settle);
     expect(shop.layers).toHaveLength(2);
     await removeLayer(db, contextAt(5), layerId);
     await expect(removeLayer(db, contextAt(6), layerId)).rejects.toThrow('layer gone');

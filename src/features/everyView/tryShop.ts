@@ -1,3 +1,4 @@
+import { settle } from '@/shop/settle';
 import { keepShop, type Shop, type ShopRows } from '@/shop/shop';
 import type { AnyTables } from '@/data/migrations';
 import { LIVE_TABLES, type LogEntry } from '@/records';
@@ -36,8 +37,10 @@ import { ratioGauge, wantedB, wetView } from '../wet/model';
 
 /** The shop that tables make, in the order in which a live read gives it. */
 export const shopOf = (tables: AnyTables): Shop =>
-  keepShop(Object.fromEntries(LIVE_TABLES.map((table) => [table, tables[table] ?? []])) as ShopRows)
-    .shop;
+  keepShop(
+    Object.fromEntries(LIVE_TABLES.map((table) => [table, tables[table] ?? []])) as ShopRows,
+    settle,
+  ).shop;
 
 function tryCoat(view: CoatView, shop: Shop, nowMs: number, format: Format) {
   const { coat, resin } = view;

@@ -1,4 +1,5 @@
 import { roomDays, type RoomSource, type SourcedReading } from '@/records';
+import { settle } from '@/shop/settle';
 import { keepShop, type Shop, type ShopRows } from '@/shop/shop';
 import { roomAlarms } from '@/shop/roomAlarms';
 import { roomOf } from '@/shop/room';
@@ -22,7 +23,7 @@ const room = (...readings: SourcedReading[]) => roomOf(roomDays(readings));
 const shopIn = (...readings: SourcedReading[]): Shop => {
   const demo = demoView();
   const rows = { ...demo, settings: [demo.settings], room: roomDays(readings) };
-  return keepShop(rows as unknown as ShopRows).shop;
+  return keepShop(rows as unknown as ShopRows, settle).shop;
 };
 
 describe('the room in six figures', () => {

@@ -1,92 +1,30 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
-import equal from 'fast-deep-equal';
 import dynamic from 'next/dynamic';
 import { Link } from '@/ui/Link';
-import { memo, useState } from 'react';
 import { useNow, useShop } from '@/data/hooks';
 import { roomAir } from '@/shop/room';
-import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
-import { useWidth } from '@/ui/useWidth';
-import { Outline } from '../common/Outline';
-import { STATE_FILL } from '../common/stateWords';
+import { later } from '@/ui/later';
 import { useFormat } from '../common/useFormat';
-import { RowTroubles } from '../common/trouble';
-import { roomWords, type StripItem } from './stripModel';
-import { useStrip } from './useStrip';
+import { NothingRuns } from './NothingRuns';
+import { roomWords } from './roomWords';
 
-/** Comes after the first screen: it draws nothing while the room is fair. */
+/** Comes after the first screen: it draws nothing while the room is fair, or nothing lies in it. */
 const RoomAlarmBar = dynamic(() => import('./RoomAlarmBar').then((m) => m.RoomAlarmBar), {
   ssr: false,
 });
 
-/** Room that one clock asks for, px. */
-const CLOCK_PX = 310;
-
-const saysTheSame = (a: { item: StripItem }, b: { item: StripItem }): boolean =>
-  equal({ ...a.item, atMs: 0 }, { ...b.item, atMs: 0 });
-
-/** Drawn anew when what it says changed. */
-const Clock = memo(function Clock({ item }: { item: StripItem }) {
-  return (
-    <Flex
-      asChild
-      align="center"
-      wrap={{ base: 'wrap', md: 'nowrap' }}
-      columnGap="3"
-      px="3"
-      py="1.5"
-      flex={`1 1 ${CLOCK_PX}px`}
-      minW={`min(100%, ${CLOCK_PX}px)`}
-      maxW="420px"
-      minH="56px"
-      borderRightWidth="1px"
-      borderColor="line"
-      _hover={{ bg: 'amberWash' }}
-    >
-      <Link href={item.href}>
-        <Box display={{ base: 'none', md: 'block' }}>
-          {item.area && <Outline shape={item.area.shape} size={32} fill={STATE_FILL[item.state]} />}
-        </Box>
-        <Box minW="0" flex={{ base: '1 1 100%', md: '1' }}>
-          <Box fontFamily="heading" fontWeight="600" truncate>
-            {item.title}
-          </Box>
-          <Box fontSize="xs" color="ink2" truncate display={{ base: 'none', md: 'block' }}>
-            {item.text}
-          </Box>
-        </Box>
-        {/* What is over is longer, and must leave room for what it is. */}
-        <Figure
-          fontSize={item.left.startsWith('over') ? 'md' : 'lg'}
-          fontWeight="600"
-          // On two lines rather than over the name of what it is about.
-          maxW={{ base: 'none', md: '124px' }}
-          whiteSpace={{ base: 'nowrap', md: 'normal' }}
-          lineHeight="1.15"
-          textAlign={{ base: 'start', md: 'end' }}
-          color={item.urgent ? 'oxide' : 'ink'}
-        >
-          {item.urgent && <span aria-label="soon">! </span>}
-          {item.left}
-        </Figure>
-      </Link>
-    </Flex>
-  );
-}, saysTheSame);
+/** Come with the first piece. */
+const Clocks = later(() => import('./StripClocks').then((m) => m.StripClocks));
+const Troubles = later(() => import('./StripClocks').then((m) => m.StripTroubles));
 
 /** One clock for each wet batch and curing coat, on every page. */
 export function BenchStrip() {
   const shop = useShop();
   const now = useNow();
   const { show } = useFormat();
-  const { items, troubles } = useStrip();
-  const [row, width] = useWidth<HTMLDivElement>();
-  const [all, setAll] = useState(false);
-  // The most urgent come first: what has no room waits behind a key.
-  const fits = Math.max(1, Math.floor((width ?? 0) / CLOCK_PX));
-  const shown = all ? items : items.slice(0, fits);
+  const bare = shop.pieces.length === 0;
   return (
     <>
       <Flex
@@ -101,29 +39,7 @@ export function BenchStrip() {
         top="0"
         zIndex="strip"
       >
-        <Flex ref={row} flex="1" minW="0" wrap="wrap" role="group" aria-label="Clocks">
-          {shown.map((item) => (
-            <Clock key={item.key} item={item} />
-          ))}
-          {items.length === 0 && (
-            <Flex align="center" px="5" color="ink2">
-              Nothing wet, nothing curing.
-            </Flex>
-          )}
-        </Flex>
-        {fits < items.length && (
-          <Button
-            variant="quiet"
-            flex="0 0 auto"
-            alignSelf="stretch"
-            px="3"
-            fontSize="sm"
-            aria-expanded={all}
-            onClick={() => setAll(!all)}
-          >
-            {all ? 'Fewer' : `${items.length - fits} more`}
-          </Button>
-        )}
+        {bare ? <NothingRuns /> : <Clocks.Part />}
         <Flex
           align="center"
           px={{ base: '2', md: '4' }}
@@ -142,8 +58,8 @@ export function BenchStrip() {
           </Link>
         </Flex>
       </Flex>
-      <RoomAlarmBar now={now} />
-      <RowTroubles troubles={troubles} />
+      {!bare && <RoomAlarmBar now={now} />}
+      {!bare && <Troubles.Part />}
     </>
   );
 }

@@ -7,11 +7,11 @@ import type { ReactNode } from 'react';
 import { ActProvider, ShopProvider, useShop } from '@/data/hooks';
 import { Announcer } from '@/ui/Announcer';
 import { Patterns } from '@/ui/Patterns';
+import { later } from '@/ui/later';
 import { useLook } from '@/ui/useLook';
 import { chooseHours } from '../common/hours';
 import { Boundary } from '../common/trouble';
 import { BenchStrip } from './BenchStrip';
-import { UrgentStrip } from './UrgentStrip';
 import { DemoOnAsking } from './DemoOnAsking';
 import { Help } from './help/Help';
 import { PLACES } from './nav';
@@ -19,7 +19,10 @@ import { NameMark } from './NameMark';
 import { NewVersionBar } from './NewVersionBar';
 import { OpeningShop, OvertakenBar } from './OpeningShop';
 import { StorageTrouble } from './StorageTrouble';
+import { UNDER_STRIP } from './underStrip';
 import { ReadTroubleBar, WriteFailureBar } from './WriteFailureBar';
+
+const Urgent = later(() => import('./UrgentStrip').then((m) => m.UrgentStrip));
 
 const FollowSensor = dynamic(() => import('./FollowSensor').then((m) => m.FollowSensor), {
   ssr: false,
@@ -103,7 +106,10 @@ function Frame({ pathname, children }: { pathname: string; children: ReactNode }
     return (
       <Box as="main" id={WORK} tabIndex={-1} outline="none">
         <ReadTroubleBar />
-        <UrgentStrip pathname={pathname}>{place}</UrgentStrip>
+        <Box css={UNDER_STRIP}>
+          <Urgent.Part pathname={pathname} />
+          {place}
+        </Box>
       </Box>
     );
   return (
@@ -179,6 +185,12 @@ function Sensor() {
   return sensor && <FollowSensor choice={sensor} />;
 }
 
+/** Only a shop with pieces has something to back up. */
+function Backups({ pathname }: { pathname: string }) {
+  const { pieces } = useShop();
+  return pieces.length > 0 && !pathname.startsWith('/wet/') && <FolderBackup />;
+}
+
 /** Frame of every page: bench strip, rail, and the bar that says when something was not saved. */
 export function Shell({ children }: { children: ReactNode }) {
   const pathname = usePathname();
@@ -194,7 +206,7 @@ export function Shell({ children }: { children: ReactNode }) {
           <SkipLink />
           <Patterns />
           <DemoOnAsking />
-          {!pathname.startsWith('/wet/') && <FolderBackup />}
+          <Backups pathname={pathname} />
           <Frame pathname={pathname}>{children}</Frame>
           <Sensor />
           <WriteFailureBar />

@@ -2,7 +2,8 @@ import { roomDays } from '@/records';
 import { roomOf } from '@/shop/room';
 import { pieceViews } from '@/shop/coatView';
 import { demoView, HOUR, NOW, plain } from '../test/shop';
-import { roomWords, stripItems } from './stripModel';
+import { roomWords } from './roomWords';
+import { stripItems } from './stripModel';
 
 describe('the room on the strip', () => {
   const source = { how: 'typed', by: 'Ines', coatId: null, out: false } as const;

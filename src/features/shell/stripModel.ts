@@ -1,4 +1,3 @@
-import type { Room } from '@/shop/room';
 import type { Shop } from '@/shop/shop';
 import { nextRound, ROUND_MS } from '@/core/wet';
 import { stateOf, type Area, type Id } from '@/records';
@@ -168,10 +167,6 @@ export function readStrip(shop: Shop, nowMs: number): Strip {
   ].sort((a, b) => a.atMs - b.atMs);
   return { items, troubles: [...troubles, ...clocks.troubles] };
 }
-
-/** How the room's temperature became known: read at an instant, or only taken as usual. */
-export const roomWords = ({ last }: Pick<Room, 'last'>, nowMs: number): string =>
-  last ? `room, read ${clockText(last.atMs, nowMs)}` : 'room, taken as usual';
 
 export const stripItems = (shop: Shop, nowMs: number): readonly StripItem[] =>
   readStrip(shop, nowMs).items;

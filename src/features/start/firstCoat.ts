@@ -11,6 +11,7 @@ import { typicalDraft } from '@/features/common/sheet/typical';
 import type { Format } from '@/features/common/useFormat';
 import { asId, COATS, LIVE_TABLES, PIECES, plainArea, plainCoat, type Resin } from '@/records';
 import { ledgerOf, viewPiece, type PieceView } from '@/shop/coatView';
+import { settle } from '@/shop/settle';
 import { keepShop, type ShopRows } from '@/shop/shop';
 
 /** Resins of no maker, for who has no sheet at hand: what labels of such resins usually say. Common practice, no source. */
@@ -132,7 +133,7 @@ export function firstVolume({ survey, resin, coat }: FirstRead, nowMs: number): 
   };
   const empty = Object.fromEntries(LIVE_TABLES.map((table) => [table, []]));
   const tables = { ...empty, pieces: [piece], areas: rows, resins: [sheet], coats: [planned] };
-  const { shop } = keepShop(tables as unknown as ShopRows);
+  const { shop } = keepShop(tables as unknown as ShopRows, settle);
   const [own] = shop.pieces;
   const view = own && viewPiece(shop, own, nowMs);
   const first = view?.coats[0];

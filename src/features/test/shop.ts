@@ -1,4 +1,5 @@
 import { demoShop } from '@/demo';
+import { settle } from '@/shop/settle';
 import { keepShop, type Shop, type ShopRows } from '@/shop/shop';
 import { DEFAULT_SETTINGS } from '@/records';
 import { formatOf } from '../common/useFormat';
@@ -11,7 +12,7 @@ export const HOUR = 3_600_000;
 export function demoView(nowMs = NOW): Shop {
   const rows = demoShop(nowMs);
   const tables = { ...rows, settings: [DEFAULT_SETTINGS] } as unknown as ShopRows;
-  return { ...rows, ...keepShop(tables).shop } as unknown as Shop;
+  return { ...rows, ...keepShop(tables, settle).shop } as unknown as Shop;
 }
 
 export const METRIC = formatOf(DEFAULT_SETTINGS);

@@ -1,12 +1,13 @@
 import { demoShop } from '@/demo';
 import { DEFAULT_SETTINGS } from '@/records';
 import { atInstant } from '@/shop/instant';
+import { settle } from '@/shop/settle';
 import { keepShop, type ShopRows } from '@/shop/shop';
 import { gathered } from './gathered';
 
 const NOW = new Date(2026, 10, 24, 13, 30).getTime();
 const rows = demoShop(NOW) as unknown as ShopRows;
-const { shop } = keepShop({ ...rows, settings: [DEFAULT_SETTINGS] });
+const { shop } = keepShop({ ...rows, settings: [DEFAULT_SETTINGS] }, settle);
 
 describe('the same step on several pieces', () => {
   const rounds = gathered(atInstant(shop, NOW).pieces);

@@ -23,9 +23,10 @@ export function ReadingKeys({ meter, kg, wantedKg, onChange, children }: Props) 
   const read = kg !== null;
   return (
     <Box>
-      <Flex gap="3" align="center" wrap="wrap" mb="2">
+      <Flex gap="2" align="center" wrap="wrap" mb="2">
         <Button
           minH="64px"
+          px="3"
           fontSize="lg"
           variant={read ? 'outline' : 'amber'}
           aria-keyshortcuts="R"

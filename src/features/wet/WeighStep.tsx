@@ -86,7 +86,7 @@ function AddedKey({
   const addKg = meter.round(gauge.check.addAKg);
   if (gauge.check.verdict !== 'too much B') return null;
   return (
-    <Button minH="64px" fontSize="lg" variant="amber" onClick={() => onAdd(addKg)}>
+    <Button minH="64px" px="3" fontSize="lg" variant="amber" onClick={() => onAdd(addKg)}>
       {meter.show(addKg).text} of A is added
     </Button>
   );
