@@ -116,6 +116,19 @@ test.describe('a dim room', () => {
   });
 });
 
+test('the system’s own colours: where one is stays marked, drawings keep their paper, signs take the ink', async ({
+  page,
+}) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  await openDemo(page);
+  const here = page.getByRole('navigation', { name: 'Places' }).locator('[aria-current=page]');
+  await expect(here).toHaveCSS('outline-style', 'solid');
+  await expect(here.locator('svg.lucide')).toHaveCSS('forced-color-adjust', 'auto');
+  const drawing = page.locator('main svg:not(.lucide)').first();
+  await expect(drawing).toHaveCSS('forced-color-adjust', 'none');
+  await expect(drawing).not.toHaveCSS('background-color', 'rgba(0, 0, 0, 0)');
+});
+
 test('hours by twelve, where they are chosen', async ({ page }) => {
   await openDemo(page, '/settings');
   await page.getByLabel('Hours of the day').selectOption('12');

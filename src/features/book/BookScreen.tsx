@@ -1,4 +1,5 @@
 'use client';
+import { dayMonth, weekdayDate } from '@/features/common/dates';
 import { hourMinute, hourMinuteSecond } from '@/features/common/hours';
 import { Box, Flex, Grid, Heading, Input } from '@chakra-ui/react';
 import { PageHeading } from '@/ui/PageHeading';
@@ -91,7 +92,7 @@ function NoteLine({ about, onDone }: { about: LogEntry | null; onDone: () => voi
     onDone();
   };
   const label = about
-    ? `Correction of “${about.kind}” at ${formatDate(about.atMs, `d MMM ${hourMinute()}`)}`
+    ? `Correction of “${about.kind}” at ${formatDate(about.atMs, `${dayMonth()} ${hourMinute()}`)}`
     : 'Note';
   return (
     <form
@@ -127,7 +128,7 @@ function Days({
 }) {
   const days = new Map<string, NamedEntry[]>();
   for (const named of entries) {
-    const day = formatDate(named.entry.atMs, 'EEEE d MMMM');
+    const day = formatDate(named.entry.atMs, weekdayDate());
     days.set(day, [...(days.get(day) ?? []), named]);
   }
   return [...days].map(([day, rows]) => (

@@ -1,4 +1,5 @@
 'use client';
+import { dayMonthYear } from '@/features/common/dates';
 import { hourMinute } from '@/features/common/hours';
 import { Box, Dialog, Flex, Portal } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
@@ -82,7 +83,7 @@ export function MergeDialog({ bundle: { head, preview }, onTake, onCancel }: Pro
             </Dialog.Header>
             <Dialog.Body>
               <Box mb="2">
-                Made {formatDate(head.madeMs, `d MMM yyyy, ${hourMinute()}`)}
+                Made {formatDate(head.madeMs, `${dayMonthYear()}, ${hourMinute()}`)}
                 {head.by && ` by ${head.by}`}.{' '}
                 {nothing
                   ? 'All that is in it is here already.'

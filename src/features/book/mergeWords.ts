@@ -1,3 +1,4 @@
+import { dayMonthYear } from '@/features/common/dates';
 import { hourMinute } from '@/features/common/hours';
 import { format as formatDate } from 'date-fns';
 import type { RowFate, UnitKind, UnitPreview } from '@/data/exchange/bundle';
@@ -55,7 +56,8 @@ export function unitWords({ kind, name, startedMs, fate, rows }: UnitPreview): {
   readonly fate: string;
   readonly details: string;
 } {
-  const called = startedMs === null ? name : formatDate(startedMs, `d MMM yyyy, ${hourMinute()}`);
+  const called =
+    startedMs === null ? name : formatDate(startedMs, `${dayMonthYear()}, ${hourMinute()}`);
   const details = rows.map(({ table, fate: how, count }) => {
     const [one, several] = ROWS[table] ?? [table, table];
     const what = SINGLE.includes(table) ? one : `${count} ${count === 1 ? one : several}`;

@@ -1,10 +1,12 @@
 'use client';
-import { Box, chakra, Popover, Portal, type HTMLChakraProps } from '@chakra-ui/react';
+import { Box, chakra, type HTMLChakraProps } from '@chakra-ui/react';
 import { useRef, useState, type ReactNode, type RefObject } from 'react';
 import type { Explanation } from '@/core/explain';
 import type { Quantity } from '@/core/units';
 import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
+import { Opens } from '@/ui/Opens';
+import { FINGER_ROUND } from '@/ui/touch';
 import { termsIn } from './glossary';
 import { isPhysics, plainWords } from './plainWords';
 import { useFormat } from './useFormat';
@@ -58,6 +60,7 @@ function Trigger({ title, ...rest }: { title: string } & HTMLChakraProps<'button
       textDecorationColor="ink3"
       _hover={{ bg: 'amberWash' }}
       _focusVisible={{ outline: '3px solid', outlineColor: 'focus' }}
+      css={FINGER_ROUND}
       {...rest}
     />
   );
@@ -104,82 +107,61 @@ function Opened({ explanation, quantity, footer, shown }: OpenedProps) {
   const plain = plainWords(title);
   const folded = isPhysics(formula);
   return (
-    <Popover.Positioner>
-      <Popover.Content aria-label={title}>
-        <Popover.Body>
-          <Box fontFamily="heading" fontWeight="600" fontSize="lg">
-            {title}
-          </Box>
-          {plain && <Box mt="1">{plain}</Box>}
-          {termsIn(title).map(({ word, means }) => (
-            <Box key={word} fontSize="sm" color="ink2" mt="1">
-              <strong>{word}</strong>: {means}
-            </Box>
-          ))}
-          {!folded && <Formula>{formula}</Formula>}
-          <Inputs explanation={explanation} />
-          {sigma !== undefined && (
-            <Box fontSize="sm">
-              Uncertainty ± <Figure>{show(sigma, quantity).text}</Figure> (one standard deviation)
-            </Box>
-          )}
-          {note && (
-            <Box fontSize="sm" mt="1">
-              {words(note)}
-            </Box>
-          )}
-          {folded && (
-            <chakra.details mt="2">
-              <chakra.summary cursor="pointer" fontWeight="600" minH="24px">
-                The physics
-              </chakra.summary>
-              <Formula>{formula}</Formula>
-            </chakra.details>
-          )}
-          <Box fontSize="xs" color="ink2" mt="2">
-            Source: {words(source)}
-          </Box>
-          <Copy shown={shown} />
-          {footer}
-        </Popover.Body>
-      </Popover.Content>
-    </Popover.Positioner>
+    <>
+      <Box fontFamily="heading" fontWeight="600" fontSize="lg">
+        {title}
+      </Box>
+      {plain && <Box mt="1">{plain}</Box>}
+      {termsIn(title).map(({ word, means }) => (
+        <Box key={word} fontSize="sm" color="ink2" mt="1">
+          <strong>{word}</strong>: {means}
+        </Box>
+      ))}
+      {!folded && <Formula>{formula}</Formula>}
+      <Inputs explanation={explanation} />
+      {sigma !== undefined && (
+        <Box fontSize="sm">
+          Uncertainty ± <Figure>{show(sigma, quantity).text}</Figure> (one standard deviation)
+        </Box>
+      )}
+      {note && (
+        <Box fontSize="sm" mt="1">
+          {words(note)}
+        </Box>
+      )}
+      {folded && (
+        <chakra.details mt="2">
+          <chakra.summary cursor="pointer" fontWeight="600" minH="24px">
+            The physics
+          </chakra.summary>
+          <Formula>{formula}</Formula>
+        </chakra.details>
+      )}
+      <Box fontSize="xs" color="ink2" mt="2">
+        Source: {words(source)}
+      </Box>
+      <Copy shown={shown} />
+      {footer}
+    </>
   );
 }
 
 /** A number that opens to its formula, inputs, source and uncertainty. */
 export function Explained({ explanation, quantity, footer, children }: Props) {
-  const [wanted, setWanted] = useState(false);
   const shown = useRef<HTMLSpanElement>(null);
   const { title } = explanation;
-  // A screen holds dozens of these: the popover is made when it is first asked for.
-  if (!wanted)
-    return (
-      <Trigger
-        title={title}
-        aria-haspopup="dialog"
-        aria-expanded={false}
-        onClick={() => setWanted(true)}
-      >
-        {children}
-      </Trigger>
-    );
   return (
-    <Popover.Root
-      defaultOpen
-      lazyMount
-      unmountOnExit
+    <Opens
+      label={title}
       // With something to do below its source it is tall: beside the number it has the whole height.
-      positioning={{ placement: footer ? 'left' : 'bottom-end' }}
-    >
-      <Popover.Trigger asChild>
+      placement={footer ? 'left' : 'bottom-end'}
+      button={
         <Trigger title={title}>
           <span ref={shown}>{children}</span>
         </Trigger>
-      </Popover.Trigger>
-      <Portal>
-        <Opened explanation={explanation} quantity={quantity} footer={footer} shown={shown} />
-      </Portal>
-    </Popover.Root>
+      }
+    >
+      <Opened explanation={explanation} quantity={quantity} footer={footer} shown={shown} />
+    </Opens>
   );
 }

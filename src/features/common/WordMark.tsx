@@ -1,6 +1,7 @@
 'use client';
-import { Box, chakra, Popover, Portal, type HTMLChakraProps } from '@chakra-ui/react';
-import { useState } from 'react';
+import { Box, chakra, type HTMLChakraProps } from '@chakra-ui/react';
+import { Opens } from '@/ui/Opens';
+import { FINGER_ROUND } from '@/ui/touch';
 import { termOf } from './glossary';
 
 function Mark({ word, ...rest }: { word: string } & HTMLChakraProps<'button'>) {
@@ -23,6 +24,7 @@ function Mark({ word, ...rest }: { word: string } & HTMLChakraProps<'button'>) {
       verticalAlign="1px"
       _hover={{ bg: 'amberWash' }}
       _focusVisible={{ outline: '3px solid', outlineColor: 'focus' }}
+      css={FINGER_ROUND}
       {...rest}
     >
       ?
@@ -32,35 +34,13 @@ function Mark({ word, ...rest }: { word: string } & HTMLChakraProps<'button'>) {
 
 /** A mark beside a word of the trade or of physics: opened it says what is meant, there and then. */
 export function WordMark({ word }: { word: string }) {
-  const [wanted, setWanted] = useState(false);
   const term = termOf(word);
-  // Like numbers that open: the popover is made when it is first asked for.
-  if (!wanted)
-    return (
-      <Mark
-        word={word}
-        aria-haspopup="dialog"
-        aria-expanded={false}
-        onClick={() => setWanted(true)}
-      />
-    );
   return (
-    <Popover.Root defaultOpen lazyMount unmountOnExit positioning={{ placement: 'bottom-start' }}>
-      <Popover.Trigger asChild>
-        <Mark word={word} />
-      </Popover.Trigger>
-      <Portal>
-        <Popover.Positioner>
-          <Popover.Content aria-label={word}>
-            <Popover.Body>
-              <Box fontFamily="heading" fontWeight="600" fontSize="lg">
-                {term.word}
-              </Box>
-              {term.means}
-            </Popover.Body>
-          </Popover.Content>
-        </Popover.Positioner>
-      </Portal>
-    </Popover.Root>
+    <Opens label={word} button={<Mark word={word} />}>
+      <Box fontFamily="heading" fontWeight="600" fontSize="lg">
+        {term.word}
+      </Box>
+      {term.means}
+    </Opens>
   );
 }

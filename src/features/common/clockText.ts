@@ -1,3 +1,4 @@
+import { dayMonth, dayMonthYear } from './dates';
 import { hourMinute } from './hours';
 import { format, isSameDay } from 'date-fns';
 
@@ -9,7 +10,7 @@ export function clockText(atMs: number, nowMs: number): string {
   if (!(Math.abs(atMs) <= 8.64e15)) return 'never';
   if (isSameDay(atMs, nowMs)) return format(atMs, hourMinute());
   if (Math.abs(atMs - nowMs) < 6 * DAY_MS) return format(atMs, `EEE ${hourMinute()}`);
-  return format(atMs, `d MMM ${hourMinute()}`);
+  return format(atMs, `${dayMonth()} ${hourMinute()}`);
 }
 
 /** A span in words with units: `38 min`, `2 h 10 min`, `3 d 4 h`; seconds below two minutes. */
@@ -32,6 +33,7 @@ export function minutesText(ms: number): string {
 }
 
 /** A day with its year, for what is kept and printed: `27 Nov 2026`. */
-export const dateText = (atMs: number): string => format(atMs, 'd MMM yyyy');
+export const dateText = (atMs: number): string => format(atMs, dayMonthYear());
 /** The same with its time of day. */
-export const stampText = (atMs: number): string => format(atMs, `d MMM yyyy, ${hourMinute()}`);
+export const stampText = (atMs: number): string =>
+  format(atMs, `${dayMonthYear()}, ${hourMinute()}`);

@@ -1,10 +1,12 @@
 import type { Settings } from '@/records';
 
-/** Whether the language of this browser tells the hours by twelve. */
+let twelve: boolean | undefined;
+/** Whether the language of this browser tells the hours by twelve; asked once, for it is asked slowly. */
 const byTwelve = (): boolean =>
-  new Intl.DateTimeFormat(undefined, { hour: 'numeric' })
-    .resolvedOptions()
-    .hourCycle?.startsWith('h1') ?? false;
+  (twelve ??=
+    new Intl.DateTimeFormat(undefined, { hour: 'numeric' })
+      .resolvedOptions()
+      .hourCycle?.startsWith('h1') ?? false);
 
 let pattern = 'HH:mm';
 

@@ -1,7 +1,10 @@
 import { isValid, parse, subDays, subYears } from 'date-fns';
 
 const CLOCKS = ['H:mm', 'h:mm a', 'h a'];
-const DAYS = ['', 'EEE ', 'd MMM ', 'MMM d ', 'd MMM yyyy ', 'yyyy-MM-dd ', "yyyy-MM-dd'T'"];
+const DAYS = [
+  ...['', 'EEE ', 'd MMM ', 'MMM d ', 'd MMM yyyy ', 'MMM d, yyyy '],
+  ...['yyyy-MM-dd ', "yyyy-MM-dd'T'"],
+];
 /** A day without a year that lies further ahead than this was meant last year. */
 const AHEAD_DAYS = 180;
 

@@ -1,4 +1,5 @@
 'use client';
+import { dayMonth } from '@/features/common/dates';
 import { edgeKindsOf } from '@/records';
 import { Box, Flex, Heading, Input } from '@chakra-ui/react';
 import { format as formatDay } from 'date-fns';
@@ -53,7 +54,7 @@ const PieceCard = memo(function PieceCard({ view, state, waits, stage }: CardPro
               {area && ` · ${sizeWords(area.shape, format)}`}
               {(piece.job || piece.dueMs !== null) && (
                 <Box>
-                  {[piece.job, piece.dueMs !== null && `due ${formatDay(piece.dueMs, 'd MMM')}`]
+                  {[piece.job, piece.dueMs !== null && `due ${formatDay(piece.dueMs, dayMonth())}`]
                     .filter(Boolean)
                     .join(' · ')}
                 </Box>

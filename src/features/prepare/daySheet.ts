@@ -1,3 +1,4 @@
+import { weekdayDate } from '@/features/common/dates';
 import { hourMinute } from '@/features/common/hours';
 import { format as formatDate } from 'date-fns';
 import { sumMaterials, type CautionName, type MaterialSum } from '@/core/prep';
@@ -92,7 +93,7 @@ export function daySheet(shop: Shop, nowMs: number, format: Format): DaySheet {
     shop.pieces.flatMap((p) => dueTasks(prepOf(shop, p, nowMs)).flatMap((t) => t.task.cautions)),
   );
   return {
-    title: `Day sheet, ${formatDate(nowMs, `EEEE d MMMM yyyy, ${hourMinute()}`)}`,
+    title: `Day sheet, ${formatDate(nowMs, `${weekdayDate()} yyyy, ${hourMinute()}`)}`,
     room: `Room ${format.show(air.temperatureK, 'temperature').text}, ${format.show(air.humidity, 'share', 0).text} humidity${shop.room.last ? '' : ' (taken as usual: nobody read it)'}`,
     pieces: shop.pieces
       .map((p) => dayPiece(shop, p, nowMs, format))

@@ -1,4 +1,5 @@
 'use client';
+import { dayMonthYear } from '@/features/common/dates';
 import { hourMinute } from '@/features/common/hours';
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { format as formatDate } from 'date-fns';
@@ -43,7 +44,7 @@ export function Keeping() {
           {settings.lastBackupMs !== null && (
             <Figure fontWeight="400" color="ink2">
               {' '}
-              ({formatDate(settings.lastBackupMs, `d MMM yyyy, ${hourMinute()}`)})
+              ({formatDate(settings.lastBackupMs, `${dayMonthYear()}, ${hourMinute()}`)})
             </Figure>
           )}
         </Box>

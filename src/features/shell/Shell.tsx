@@ -9,6 +9,7 @@ import { Announcer } from '@/ui/Announcer';
 import { Patterns } from '@/ui/Patterns';
 import { later } from '@/ui/later';
 import { useLook } from '@/ui/useLook';
+import { chooseDates, monthFirst } from '../common/dates';
 import { chooseHours } from '../common/hours';
 import { Boundary } from '../common/trouble';
 import { BenchStrip } from './BenchStrip';
@@ -170,6 +171,8 @@ function SkipLink() {
     </Box>
   );
 }
+
+if (typeof window !== 'undefined') chooseDates(monthFirst());
 
 /** How the application looks and tells the time, as it was chosen. */
 function Chosen() {
