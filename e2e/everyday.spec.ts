@@ -123,7 +123,7 @@ test('the system’s own colours: where one is stays marked, drawings keep their
   await openDemo(page);
   const here = page.getByRole('navigation', { name: 'Places' }).locator('[aria-current=page]');
   await expect(here).toHaveCSS('outline-style', 'solid');
-  await expect(here.locator('svg.lucide')).toHaveCSS('forced-color-adjust', 'auto');
+  await expect(here.locator('svg.lucide')).not.toHaveCSS('forced-color-adjust', 'none');
   const drawing = page.locator('main svg:not(.lucide)').first();
   await expect(drawing).toHaveCSS('forced-color-adjust', 'none');
   await expect(drawing).not.toHaveCSS('background-color', 'rgba(0, 0, 0, 0)');
