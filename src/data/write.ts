@@ -1,6 +1,14 @@
 import { refuseOvertaken, type ShopDb } from './db';
 import { StaleActionError } from './errors';
-import { LOG, type Id, type LogEntry, type LogKind, type TableName, type Tables } from '@/records';
+import {
+  LOG,
+  TABLE_NAMES,
+  type Id,
+  type LogEntry,
+  type LogKind,
+  type TableName,
+  type Tables,
+} from '@/records';
 
 /** Clock, identifiers and person of one action; taken when the user acts, kept when it is tried again. */
 export interface ActionContext {
@@ -86,6 +94,13 @@ export async function act<R>(
     refuseOvertaken(db);
     return work(writer);
   });
+}
+
+/** Several acts as one: all of them are stored, or none. */
+export async function together<R>(db: ShopDb, work: () => Promise<R>): Promise<R> {
+  // Each act waits for it; inside a transaction it must be here already.
+  await loadValidation();
+  return db.transaction('rw', [...TABLE_NAMES], work);
 }
 
 /** @throws StaleActionError `piece closed` where its record is closed: it is read, and corrected by entries of the log */

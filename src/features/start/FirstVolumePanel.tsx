@@ -1,5 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { totalExplanation } from '@/core/coat';
 import { usualGround, type Support } from '@/core/piece';
+import { mixDensity, splitExplanation } from '@/core/resin';
 import { Explained } from '@/features/common/Explained';
 import { useFormat } from '@/features/common/useFormat';
 import { splitOf } from '@/shop/coatView';
@@ -44,7 +46,7 @@ function Assumptions({ volume, support, starter }: Props & { volume: FirstVolume
 /** The volume of the first coat as it stands, what to weigh, and on what that rests. */
 export function FirstVolumePanel(props: Props) {
   const { volume } = props;
-  const { show } = useFormat();
+  const { scale, show } = useFormat();
   if (!volume)
     return <Box color="ink2">Say how large it is: the volume to mix comes here, with A and B.</Box>;
   const { ledger, view } = volume;
@@ -55,16 +57,32 @@ export function FirstVolumePanel(props: Props) {
       <Box fontFamily="heading" fontWeight="600">
         To mix
       </Box>
-      <Figure display="block" fontSize="4xl" fontWeight="600" lineHeight="1.1" aria-live="polite">
-        {show(ledger.totalM3, 'volume').text}
-      </Figure>
+      <Box fontSize="4xl" fontWeight="600" lineHeight="1.1" aria-live="polite">
+        {coat && (
+          <Explained
+            explanation={totalExplanation(ledger, mixDensity(coat.resin.sheet))}
+            quantity="volume"
+          >
+            <Figure>{show(ledger.totalM3, 'volume').text}</Figure>
+          </Explained>
+        )}
+      </Box>
       <Figure color="ink2">
         ± {show(ledger.sigmaM3, 'volume').text} · {show(ledger.totalKg, 'mass').text}
       </Figure>
-      {split && (
+      {coat && split && (
         <Flex gap="5" mt="2">
-          <Figure fontWeight="600">A {show(split.aKg, 'mass').text}</Figure>
-          <Figure fontWeight="600">B {show(split.bKg, 'mass').text}</Figure>
+          {(['A', 'B'] as const).map((part) => (
+            <Box key={part} fontWeight="600">
+              {part}{' '}
+              <Explained
+                explanation={splitExplanation(split, coat.resin.sheet, part)}
+                quantity="mass"
+              >
+                <Figure>{scale(part === 'A' ? split.aKg : split.bKg).text}</Figure>
+              </Explained>
+            </Box>
+          ))}
         </Flex>
       )}
       <Box as="ul" listStyleType="none" mt="3">

@@ -5,6 +5,7 @@ import { SUPPORTS, type Support } from '@/core/piece';
 import { useAct, useNow } from '@/data/hooks';
 import { saveResin } from '@/data/repos/bench';
 import { planCoat } from '@/data/repos/coats';
+import { together } from '@/data/write';
 import { addPiece } from '@/data/repos/survey';
 import type { LabelDraft } from '@/features/common/sheet/label';
 import { useFormat } from '@/features/common/useFormat';
@@ -143,15 +144,15 @@ export function StartScreen() {
   const save = async ({ survey, resin, coat }: FirstRead) => {
     const outcome = await act(
       `lay out ${survey.name}`,
-      async (db, c) => {
-        const sheet = await saveResin(db, c, { ...resin, id: newId(), learnsFromMs: null });
-        const pieceId = await addPiece(db, c, survey);
-        const areas = await db.areas.where('pieceId').equals(pieceId).toArray();
-        await planCoat(db, c, {
-          ...{ ...coat, pieceId, resinId: sheet.id, areaIds: areas.map((a) => a.id) },
-        });
-        return pieceId;
-      },
+      (db, c) =>
+        together(db, async () => {
+          const sheet = await saveResin(db, c, { ...resin, id: newId(), learnsFromMs: null });
+          const pieceId = await addPiece(db, c, survey);
+          const areas = await db.areas.where('pieceId').equals(pieceId).toArray();
+          const areaIds = areas.map((a) => a.id);
+          await planCoat(db, c, { ...coat, pieceId, resinId: sheet.id, areaIds });
+          return pieceId;
+        }),
       survey,
     );
     if (outcome.ok) go(`/pieces/${outcome.value}/coats`);

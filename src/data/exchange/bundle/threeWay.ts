@@ -46,11 +46,14 @@ function laterEvents(mine: AnyRow, theirs: AnyRow): RowFate | null {
 }
 
 function rowFate({ table, mine, theirs, base }: Sides): RowFate {
+  // Known to nobody before and on one side only: nothing has to be compared.
+  if (base === undefined && !mine) return 'new';
+  if (base === undefined && !theirs) return 'mine';
   const [here, there] = [mine, theirs].map((row) => (row ? digest(table, row) : undefined));
   if (here === there) return 'same';
-  if (!mine) return base === undefined ? 'new' : base === there ? 'mine' : 'both';
+  if (!mine) return base === there ? 'mine' : 'both';
   // What a bundle does not hold was removed there only if it is known to have been there.
-  if (!theirs) return base === undefined ? 'mine' : base === here ? 'gone' : 'both';
+  if (!theirs) return base === here ? 'gone' : 'both';
   if (base === there) return 'mine';
   if (base === here) return 'theirs';
   return (table === 'batches' && laterEvents(mine, theirs)) || 'both';
