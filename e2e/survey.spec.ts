@@ -47,7 +47,13 @@ test('every tab of the survey passes axe and holds what is typed', async ({ page
     // The other two are checked where they are filled in.
     if (name !== 'Edges' && name !== 'Piece') await expectAccessible(page);
   }
-  await page.getByRole('tab', { name: 'Surface' }).click();
+  // By arrows as well, round and round.
+  await page.getByRole('tab', { name: 'Piece' }).press('ArrowLeft');
+  await expect(page.getByRole('tab', { name: 'Level, marks' })).toBeFocused();
+  await page.keyboard.press('Home');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('tab', { name: 'Surface' })).toBeFocused();
   await expect(page.getByLabel('Its age, days')).toHaveValue('40');
   await page.getByRole('button', { name: 'Add relief' }).click();
   await page.getByLabel('What stands up').nth(1).selectOption('stones');

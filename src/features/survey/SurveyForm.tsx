@@ -1,6 +1,6 @@
 'use client';
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { useEffect, useState, type FormEvent } from 'react';
+import { useEffect, useState, type FormEvent, type KeyboardEvent as KeyPress } from 'react';
 import type { NewPhoto, Survey } from '@/data/repos/survey';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
@@ -20,6 +20,17 @@ const TABS = [
   ['surface', 'Surface'],
   ['level', 'Level, marks'],
 ] as const satisfies readonly (readonly [Tab, string])[];
+
+/** The tab that a key leads to, as tabs are gone through by arrows; null for any other key. Source: ARIA practices, tabs. */
+function tabByKey(key: string, from: Tab): Tab | null {
+  const at = TABS.findIndex(([name]) => name === from);
+  const last = TABS.length - 1;
+  const to = {
+    ...{ ArrowRight: at === last ? 0 : at + 1, ArrowLeft: at === 0 ? last : at - 1 },
+    ...{ Home: 0, End: last },
+  }[key];
+  return (to !== undefined && TABS[to]?.[0]) || null;
+}
 
 /** The tab on which a field with a fault stands. */
 const tabOf = (field: string): Tab => {
@@ -79,6 +90,13 @@ function Form({ submit, onSubmit }: Omit<Props, 'initial' | 'film' | 'onDraft'>)
     document.addEventListener('keydown', key);
     return () => document.removeEventListener('keydown', key);
   }, [undo, redo]);
+  const byArrows = (event: KeyPress) => {
+    const next = tabByKey(event.key, tab);
+    if (!next) return;
+    event.preventDefault();
+    setTab(next);
+    document.getElementById(`tab-${next}`)?.focus();
+  };
   return (
     <form onSubmit={(e) => void save(e)} noValidate>
       <Grid
@@ -91,7 +109,13 @@ function Form({ submit, onSubmit }: Omit<Props, 'initial' | 'film' | 'onDraft'>)
           <Results />
         </Panel>
         <Panel p="0">
-          <Flex role="tablist" aria-label="Survey" borderBottomWidth="1px" borderColor="line">
+          <Flex
+            role="tablist"
+            aria-label="Survey"
+            borderBottomWidth="1px"
+            borderColor="line"
+            onKeyDown={byArrows}
+          >
             {TABS.map(([name, label]) => (
               <Button
                 key={name}
