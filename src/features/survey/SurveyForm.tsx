@@ -125,7 +125,7 @@ function Form({ submit, onSubmit }: Omit<Props, 'initial' | 'film' | 'onDraft'>)
                 aria-controls="survey-fields"
                 variant={tab === name ? 'ink' : 'quiet'}
                 size="sm"
-                minH="40px"
+                minH="44px"
                 flex="1"
                 px="1"
                 onClick={() => setTab(name)}
