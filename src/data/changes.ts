@@ -27,8 +27,8 @@ function touched(parts: ObservabilitySet, db: ShopDb, table: LiveTable): Touched
 }
 
 /** Only a shop with coats needs the rules of films: an empty one is shown before they are here. */
-const settleFor = async (coats: readonly unknown[]): Promise<Settle> =>
-  coats.length > 0 ? (await import('@/shop/settle')).settle : (rows) => rows.coats;
+const settleFor = async (coats: number): Promise<Settle> =>
+  coats > 0 ? (await import('@/shop/settle')).settle : (rows) => rows.coats;
 
 /** Every table in one transaction: the shop as it was at one moment. */
 export async function readWhole(db: ShopDb): Promise<KeptShop> {
@@ -40,7 +40,7 @@ export async function readWhole(db: ShopDb): Promise<KeptShop> {
   });
   const entries = LIVE_TABLES.map((table, i) => [table, tables[i] ?? []]);
   const rows = Object.fromEntries(entries) as ShopRows;
-  return keepShop(rows, await settleFor(rows.coats));
+  return keepShop(rows, await settleFor(rows.coats.length));
 }
 
 /** Only what was touched, in one transaction. */
@@ -69,7 +69,7 @@ async function readTouched(
   return withChanges(
     kept,
     changes,
-    await settleFor([...kept.rows.coats, ...(changes.coats?.rows ?? [])]),
+    await settleFor(kept.rows.coats.length + (changes.coats?.rows.length ?? 0)),
   );
 }
 

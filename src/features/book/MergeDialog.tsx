@@ -1,8 +1,6 @@
 'use client';
-import { dayMonthYear } from '@/features/common/dates';
-import { hourMinute } from '@/features/common/hours';
+import { stampText } from '@/features/common/clockText';
 import { Box, Dialog, Flex, Portal } from '@chakra-ui/react';
-import { format as formatDate } from 'date-fns';
 import { useState } from 'react';
 import type { BundleHead, MergePreview, Side, UnitKey, UnitPreview } from '@/data/exchange/bundle';
 import { Button } from '@/ui/Button';
@@ -83,7 +81,7 @@ export function MergeDialog({ bundle: { head, preview }, onTake, onCancel }: Pro
             </Dialog.Header>
             <Dialog.Body>
               <Box mb="2">
-                Made {formatDate(head.madeMs, `${dayMonthYear()}, ${hourMinute()}`)}
+                Made {stampText(head.madeMs)}
                 {head.by && ` by ${head.by}`}.{' '}
                 {nothing
                   ? 'All that is in it is here already.'

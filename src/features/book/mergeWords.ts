@@ -1,6 +1,4 @@
-import { dayMonthYear } from '@/features/common/dates';
-import { hourMinute } from '@/features/common/hours';
-import { format as formatDate } from 'date-fns';
+import { stampText } from '@/features/common/clockText';
 import type { RowFate, UnitKind, UnitPreview } from '@/data/exchange/bundle';
 import type { TableName } from '@/records';
 
@@ -56,8 +54,7 @@ export function unitWords({ kind, name, startedMs, fate, rows }: UnitPreview): {
   readonly fate: string;
   readonly details: string;
 } {
-  const called =
-    startedMs === null ? name : formatDate(startedMs, `${dayMonthYear()}, ${hourMinute()}`);
+  const called = startedMs === null ? name : stampText(startedMs);
   const details = rows.map(({ table, fate: how, count }) => {
     const [one, several] = ROWS[table] ?? [table, table];
     const what = SINGLE.includes(table) ? one : `${count} ${count === 1 ? one : several}`;

@@ -1,8 +1,6 @@
 'use client';
-import { dayMonthYear } from '@/features/common/dates';
-import { hourMinute } from '@/features/common/hours';
+import { stampText } from '@/features/common/clockText';
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import { format as formatDate } from 'date-fns';
 import { useNow, useShop } from '@/data/hooks';
 import { useStorage } from '@/data/hooks/useStorage';
 import { BackUp } from '@/features/common/files/BackUp';
@@ -44,7 +42,7 @@ export function Keeping() {
           {settings.lastBackupMs !== null && (
             <Figure fontWeight="400" color="ink2">
               {' '}
-              ({formatDate(settings.lastBackupMs, `${dayMonthYear()}, ${hourMinute()}`)})
+              ({stampText(settings.lastBackupMs)})
             </Figure>
           )}
         </Box>
