@@ -22,17 +22,17 @@ export function filterLog(
   const coats = new Map(shop.coats.map((c) => [c.id, c.name]));
   const undone = new Set(entries.filter((e) => e.kind === 'undone').map((e) => e.aboutId));
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
-  return entries
-    .map((entry) => ({
-      entry,
-      piece: entry.pieceId ? (pieces.get(entry.pieceId) ?? '') : '',
-      coat: entry.coatId ? (coats.get(entry.coatId) ?? '') : '',
-      undone: undone.has(entry.id),
-    }))
-    .filter(({ entry, piece, coat }) => {
-      const text = `${entry.kind} ${piece} ${coat} ${entry.text} ${entry.by}`.toLowerCase();
-      return words.every((word) => text.includes(word));
-    });
+  const named = entries.map((entry) => ({
+    entry,
+    piece: entry.pieceId ? (pieces.get(entry.pieceId) ?? '') : '',
+    coat: entry.coatId ? (coats.get(entry.coatId) ?? '') : '',
+    undone: undone.has(entry.id),
+  }));
+  if (words.length === 0) return named;
+  return named.filter(({ entry, piece, coat }) => {
+    const text = `${entry.kind} ${piece} ${coat} ${entry.text} ${entry.by}`.toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
 }
 
 /** Figures of the log that are shown: what they are called and how they are written. */

@@ -105,14 +105,13 @@ function* tryViews(tables: AnyTables, nowMs: number): Generator<readonly RowTrou
   yield whole.troubles;
   yield each('sessions', shop.sessions, ({ id }) => trySession(shop, id, nowMs)).troubles;
   const log = (tables['log'] ?? []) as readonly LogEntry[];
-  for (let from = 0; from < log.length; from += LOG_STEP) {
-    const named = filterLog(log.slice(from, from + LOG_STEP), shop, '');
+  const named = filterLog(log, shop, '');
+  for (let from = 0; from < named.length; from += LOG_STEP)
     yield each(
       'log',
-      named.map((n) => ({ ...n, id: n.entry.id })),
+      named.slice(from, from + LOG_STEP).map((n) => ({ ...n, id: n.entry.id })),
       (n) => `${clockText(n.entry.atMs, nowMs)} ${entryWords(n, format)}`,
     ).troubles;
-  }
 }
 
 /** Entries of the log that are tried in one go. */

@@ -1,8 +1,8 @@
-import type { Id, Share } from '@/records';
+import type { Id, Share, TableName } from '@/records';
 import type { ShopDb } from '../../db';
 import { readTablesOf } from '../shopFile';
 import type { Bundle } from './bundleFile';
-import { digest, type Rows } from './digest';
+import { type AnyRow, digest, type Rows } from './digest';
 import { type BundleWhat, scopeOf } from './scope';
 import { addressOf, UNIT_TABLES } from './units';
 
@@ -13,15 +13,29 @@ const REMEMBERED = 12;
 export const readAll = async (db: ShopDb): Promise<Rows> =>
   (await readTablesOf(db)) as unknown as Rows;
 
-/** What the rows of a bundle were like. The room is left out: its readings are laid together by their instants. */
+/** Rows that a share tells of: its readings are laid together by their instants, so the room is left out. */
+const sharedRows = (rows: Rows): readonly (readonly [TableName, AnyRow])[] =>
+  UNIT_TABLES.filter((t) => t !== 'room').flatMap((t) => rows[t].map((row) => [t, row] as const));
+
+/** Rows that are digested in one go. */
+const DIGESTS = 100;
+
+/** What a share says of the rows, made a little at a time: `shareOf` then finds it made. */
+export function* digests({ rows }: Bundle): Generator<readonly never[]> {
+  const shared = sharedRows(rows);
+  for (let from = 0; from < shared.length; from += DIGESTS) {
+    for (const [table, row] of shared.slice(from, from + DIGESTS)) digest(table, row);
+    yield [];
+  }
+}
+
+/** What the rows of a bundle were like. */
 export const shareOf = ({ head, rows }: Bundle, way: Share['way'], atMs: number): Share => ({
   id: head.id as Id<'bundle'>,
   atMs,
   way,
   rows: Object.fromEntries(
-    UNIT_TABLES.filter((t) => t !== 'room').flatMap((t) =>
-      rows[t].map((row) => [addressOf(t, row.id), digest(t, row)] as const),
-    ),
+    sharedRows(rows).map(([t, row]) => [addressOf(t, row.id), digest(t, row)] as const),
   ),
 });
 

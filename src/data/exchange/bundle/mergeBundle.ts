@@ -2,12 +2,12 @@ import type { Share, TableName } from '@/records';
 import type { RowFault } from '@/records/validate';
 import type { ShopDb } from '../../db';
 import type { ActionContext } from '../../write';
-import { allFaults, meanwhile, Unsound } from '../faultSteps';
+import { allFaults, type FaultSteps, meanwhile, Unsound } from '../faultSteps';
 import { linkFaults } from '../links';
 import type { TryOut } from '../shopFile';
 import type { Bundle } from './bundleFile';
 import type { Rows } from './digest';
-import { readAll } from './makeBundle';
+import { digests, readAll } from './makeBundle';
 import { changesOf, rowsOf, storeMerged, type Laying } from './storeMerged';
 import {
   type Base,
@@ -119,6 +119,11 @@ async function fit(
   }
 }
 
+function* oneThenOther(first: FaultSteps, then: FaultSteps): FaultSteps {
+  yield* first;
+  yield* then;
+}
+
 /** From so many rows on they are tried while they are written; with fewer nobody else should wait for the trial. */
 const MANY = 2000;
 
@@ -129,7 +134,7 @@ async function tryAndStore(
   tryOut: TryOut,
   tell: (share: number) => void,
 ): Promise<Tried> {
-  const { mine, rows, context } = laying;
+  const { mine, rows, bundle, context } = laying;
   const linked = linkFaults(rows);
   if (linked.length > 0) return { faults: linked };
   const changes = changesOf(mine, rows);
@@ -138,7 +143,9 @@ async function tryAndStore(
   const first = count < MANY;
   const faults = first ? await allFaults(trial) : [];
   if (faults.length > 0) return { faults };
-  const also = meanwhile(first ? [] : trial, (given) => tell(given / count));
+  const also = meanwhile(first ? [] : oneThenOther(trial, digests(bundle)), (given) =>
+    tell(given / count),
+  );
   try {
     return { changed: await storeMerged(db, laying, changes, also) };
   } catch (error) {
