@@ -23,11 +23,11 @@ const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
 /** Between two words on how far it is, ms: each has a screen drawn anew. */
 const TELL_MS = 250;
 
-/** Passes on what was not told a moment ago. */
+/** Passes on what was not told a moment ago, and the end. */
 function seldom(tell: Tell): Tell {
   let last = 0;
   return (share) => {
-    if (Date.now() - last < TELL_MS) return;
+    if (share < 1 && Date.now() - last < TELL_MS) return;
     last = Date.now();
     tell(share);
   };

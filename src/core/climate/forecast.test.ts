@@ -46,6 +46,44 @@ describe('the room after its last reading', () => {
     expect(off[0]).toBeCloseTo(-4 * Math.exp(-1 / 12), 0);
     expect((off[11] ?? NaN) / (off[0] ?? NaN)).toBeCloseTo(Math.exp(-11 / 12), 1);
   });
+  it('humidity goes the same way, never beyond dry or wet; after two weeks the mean of a day goes on', () => {
+    // Whole hours, each one reading: the hour’s mean is what was read in it.
+    const hours = (lastWet: number) =>
+      Array.from({ length: 72 }, (_, i) => ({
+        fromMs: i * HOUR,
+        temperatureK: 290,
+        humidity: i === 71 ? lastWet : 0.4 + 0.01 * (i % 24),
+      }));
+    const even = forecastAir(hours(0.63)).steps;
+    expect(even[0]?.humidity).toBeCloseTo(0.4, 12);
+    expect(even[30]?.humidity).toBeCloseTo(0.46, 12);
+    expect(even).toHaveLength(14 * 24 + 1);
+    expect(even.at(-1)?.fromMs).toBe((72 + 14 * 24) * HOUR);
+    expect(even.at(-1)?.humidity).toBeCloseTo(0.4 + 0.01 * 11.5, 12);
+    // The last hour stands for a millisecond only, among two whole ones: the pattern takes a third of what is off.
+    const off = (0.93 - 0.63) * (2 / 3);
+    const wet = forecastAir(hours(0.93)).steps;
+    expect((wet[0]?.humidity ?? NaN) - 0.4).toBeCloseTo(off * Math.exp(-1 / 12), 9);
+    expect((wet[11]?.humidity ?? NaN) - 0.51).toBeCloseTo(off * Math.exp(-1), 9);
+    const bounds = [1, 0].map((h) => forecastAir(hours(h).map((s) => ({ ...s, humidity: h }))));
+    expect(bounds.map((b) => b.steps[3]?.humidity)).toEqual([1, 0]);
+  });
+  it('needs two days of eighteen hours; an hour that is never told is as the whole', () => {
+    const told = (perDay: number, days: number) =>
+      forecastAir(
+        Array.from({ length: days * 24 }, (_, i) => ({
+          ...{ fromMs: i * HOUR, temperatureK: 290 + (i % 24), humidity: 0.5 },
+        })).filter((_, i) => i % 24 < perDay),
+      );
+    // A reading tells of the hour after it as well, the last one only of its own.
+    expect(told(17, 2).byPattern).toBe(false);
+    expect(told(18, 2).byPattern).toBe(true);
+    expect(told(18, 1).byPattern).toBe(false);
+    const { steps } = told(18, 3);
+    const untold = steps.find((s) => (s.fromMs / HOUR) % 24 === 22);
+    const day = 18 * 290 + 153;
+    expect(untold?.temperatureK).toBeCloseTo((3 * day + 2 * 307) / (3 * 18 + 2), 9);
+  });
   it('its bands hold what comes: 90 % of seeded rooms within 1.645 of the spread a day ahead', () => {
     let held = 0;
     for (let seed = 1; seed <= 200; seed += 1) {

@@ -33,6 +33,18 @@ describe('what is not believed of a record', () => {
     expect(doubts(reading(0, 20), reading(1, 31), reading(2, 31))).toEqual([null, null, null]);
     expect(doubts(reading(0, 20), reading(60, 31), reading(120, 20))).toEqual([null, null, null]);
   });
+  it('a jump is more than 8 K off both sides, seen within the hour, and neither first nor last', () => {
+    const three = (...of: (readonly [minutes: number, celsius: number])[]) =>
+      doubts(...of.map(([m, c]) => reading(m, c))).map((d) => d === 'jump');
+    expect(three([0, 20], [1, 28], [2, 20])).toEqual([false, false, false]);
+    expect(three([0, 20], [30, 28.1], [60, 20])).toEqual([false, true, false]);
+    expect(three([0, 20], [30, 28.1], [61, 20])).toEqual([false, false, false]);
+    expect(three([0, 20], [1, 28.1], [2, 20.2])).toEqual([false, false, false]);
+    expect(three([0, 20.2], [1, 28.1], [2, 20])).toEqual([false, false, false]);
+    // A step up that goes on is none.
+    expect(three([0, 10], [1, 20], [2, 30])).toEqual([false, false, false]);
+    expect(three([0, 31], [1, 20])).toEqual([false, false]);
+  });
   it('a device that says the very same for half a day has stopped; a person may', () => {
     const day = Array.from({ length: 24 * 6 }, (_, i) => reading(i * 10, 21));
     const told = doubts(...day);

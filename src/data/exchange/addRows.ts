@@ -7,13 +7,13 @@ const BATCH = 200;
 /** Batches that the browser has at a time: with one it waits for us, with all we wait for it. */
 const AHEAD = 4;
 
-const NOTHING: Meanwhile = () => false;
+const NOTHING: Meanwhile['step'] = () => false;
 
 /** Adds rows without waiting for each batch; inside a transaction. @param also is done while the browser writes */
 export async function addRows(
   table: Table,
   rows: readonly unknown[] = [],
-  also: Meanwhile = NOTHING,
+  also = NOTHING,
 ): Promise<void> {
   const under: Promise<unknown>[] = [];
   for (let from = 0; from < rows.length; from += BATCH) {
@@ -29,7 +29,8 @@ export async function addRows(
 }
 
 /** Brings to its end what was done meanwhile; something is asked of the browser all along, or it would close the transaction. */
-export async function finish(table: Table, also: Meanwhile): Promise<void> {
+export async function finish(table: Table, { step, last }: Meanwhile): Promise<void> {
   do await table.get('');
-  while (also());
+  while (step());
+  last();
 }

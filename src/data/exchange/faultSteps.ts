@@ -28,26 +28,38 @@ export class Unsound extends Error {
   }
 }
 
-/**
- * Does some of the work; whether there is more of it.
- * @param rows were handed over since the last time @throws Unsound at its end, with all that was found
- */
-export type Meanwhile = (rows?: number) => boolean;
+/** Work that is done while the browser writes. */
+export interface Meanwhile {
+  /**
+   * Does some of it; whether there is more.
+   * @param rows were handed over since the last time @throws Unsound at its end, with all that was found
+   */
+  readonly step: (rows?: number) => boolean;
+  /** Told when nothing but storing is left: from here on it cannot be stopped. */
+  readonly last: () => void;
+}
 
 /** Longest that is searched while the browser has rows to write, ms: it has to be given the next ones. */
 const SLICE_MS = 20;
 
-/** The search as work that is done while the browser writes. @param told how many rows were handed over by now */
+/** Most that is told before the last step, as a share. */
+const NEARLY = 0.99;
+
+/**
+ * The search as work that is done while the browser writes.
+ * @param count rows that will be handed over @param tell told the share of them that is; 1: only storing is left
+ */
 export function meanwhile(
   steps: FaultSteps,
-  told: (rows: number) => void = () => undefined,
+  count: number,
+  tell: (share: number) => void,
 ): Meanwhile {
   let given = 0;
   const rest = steps[Symbol.iterator]();
   const faults: RowFault[] = [];
   let over = false;
-  return (rows = 0) => {
-    if (rows > 0) told((given += rows));
+  const step = (rows = 0) => {
+    if (rows > 0) tell((NEARLY * (given += rows)) / count);
     const since = Date.now();
     while (!over && Date.now() - since < SLICE_MS) {
       const { done, value } = rest.next();
@@ -58,4 +70,5 @@ export function meanwhile(
     }
     return !over;
   };
+  return { step, last: () => tell(1) };
 }

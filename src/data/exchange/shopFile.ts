@@ -5,7 +5,7 @@ import { type Photo, TABLE_NAMES, type TableName } from '@/records';
 import type { RowFault } from '@/records/validate';
 import { addRows, finish } from './addRows';
 import { base64ToBlob, blobToBase64 } from './base64';
-import { allFaults, meanwhile, Unsound, type FaultSteps, type Meanwhile } from './faultSteps';
+import { allFaults, meanwhile, Unsound, type FaultSteps } from './faultSteps';
 import { linkFaults } from './links';
 
 export const SHOP_FORMAT = 'bilamina.shop';
@@ -177,22 +177,29 @@ export async function readShopFile(text: string): Promise<ReadTables> {
   return readTables(file.version, file.tables, (tables) => readPhotos(tables['photos'] ?? []));
 }
 
-/** Replaces every row of the shop in one transaction. @param also is done meanwhile; what it throws changes nothing */
+const rowsIn = (tables: AnyTables): number =>
+  Object.values(tables).reduce((sum, list) => sum + list.length, 0);
+
+/**
+ * Replaces every row of the shop in one transaction.
+ * @param tell told the share that is written @param trial is done meanwhile; a fault that it finds takes all back
+ * @throws Unsound
+ */
 export async function replaceShop(
   db: ShopDb,
   tables: AnyTables,
-  also?: Meanwhile,
+  tell: (share: number) => void = () => undefined,
+  trial: FaultSteps = [],
 ): Promise<number> {
+  const also = meanwhile(trial, rowsIn(tables), tell);
   return db.transaction('rw', [...TABLE_NAMES], async (transaction: ReplacingTransaction) => {
     transaction.replacingShop = true;
-    let rows = 0;
     for (const t of TABLE_NAMES) {
       await db.table(t).clear();
-      await addRows(db.table(t), tables[t], also);
-      rows += tables[t]?.length ?? 0;
+      await addRows(db.table(t), tables[t], also.step);
     }
-    if (also) await finish(db.settings, also);
-    return rows;
+    await finish(db.settings, also);
+    return rowsIn(tables);
   });
 }
 
@@ -221,10 +228,8 @@ export async function importShop(
 ): Promise<ImportResult> {
   const read = await readShopFile(text);
   if (!read.ok) return read;
-  const count = Object.values(read.tables).reduce((sum, list) => sum + list.length, 0);
-  const trial = meanwhile(tryOut(read.tables, nowMs), (given) => tell(given / count));
   try {
-    const rows = await replaceShop(db, read.tables, trial);
+    const rows = await replaceShop(db, read.tables, tell, tryOut(read.tables, nowMs));
     return { ok: true, rows };
   } catch (error) {
     if (error instanceof Unsound) return { ok: false, faults: error.faults };

@@ -3,7 +3,12 @@ import { useState } from 'react';
 import type { Side, UnitKey } from '@/data/exchange/bundle';
 import { useAct, useShop } from '@/data/hooks';
 import { shopJob } from '@/features/common/files/shopJob';
-import { unlessStopped, useFileWork, type FileWork } from '@/features/common/files/useFileWork';
+import {
+  storedBy,
+  unlessStopped,
+  useFileWork,
+  type FileWork,
+} from '@/features/common/files/useFileWork';
 import type { RowFault } from '@/records/validate';
 import type { ComputeOptions } from '@/workers/client';
 import type { OpenBundle } from './MergeDialog';
@@ -44,7 +49,8 @@ export function useFileIntake(): FileIntake {
         const outcome = await act('import the shop', () =>
           unlessStopped(shopJob('replaceShop', {}, options)),
         );
-        if (outcome.ok && outcome.value !== null) setDone(`Imported ${outcome.value} rows.`);
+        const rows = storedBy(outcome);
+        if (rows !== null) setDone(`Imported ${rows} rows.`);
       },
       'writing',
     );
@@ -53,9 +59,9 @@ export function useFileIntake(): FileIntake {
     const outcome = await act('import the shop', (_db, { nowMs }) =>
       unlessStopped(shopJob('importShop', { file, nowMs }, options)),
     );
-    if (!outcome.ok || !outcome.value) return;
-    if (outcome.value.ok) setDone(`Imported ${outcome.value.rows} rows.`);
-    else setFaults(outcome.value.faults);
+    const result = storedBy(outcome);
+    if (result?.ok) setDone(`Imported ${result.rows} rows.`);
+    else if (result) setFaults(result.faults);
   };
   const take = (sides: ReadonlyMap<UnitKey, Side>) => {
     setAsked(null);
@@ -68,8 +74,8 @@ export function useFileIntake(): FileIntake {
             shopJob('mergeBundle', { choices, nowMs, by: by || settings.person }, options),
           ),
         );
-        if (!outcome.ok || !outcome.value) return;
-        const result = outcome.value;
+        const result = storedBy(outcome);
+        if (!result) return;
         if (!result.ok) return setFaults(result.faults);
         const whole = result.whole.length;
         setDone(

@@ -55,9 +55,9 @@ export function shopJobs(db: ShopDb = createDb()): Doing {
       tables = read.ok ? read.tables : null;
       return read.ok ? { ok: true } : read;
     },
-    replaceShop: () => {
+    replaceShop: (_input, _step, tell) => {
       if (!tables) throw new Error('The file is no longer open: choose it again.');
-      return replaceShop(db, tables);
+      return replaceShop(db, tables, tell);
     },
     importShop: async ({ file, nowMs }, _step, tell) =>
       importShop(db, await file.text(), tryShop, nowMs, tell),

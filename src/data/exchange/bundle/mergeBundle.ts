@@ -143,9 +143,7 @@ async function tryAndStore(
   const first = count < MANY;
   const faults = first ? await allFaults(trial) : [];
   if (faults.length > 0) return { faults };
-  const also = meanwhile(first ? [] : oneThenOther(trial, digests(bundle)), (given) =>
-    tell(given / count),
-  );
+  const also = meanwhile(first ? [] : oneThenOther(trial, digests(bundle)), count, tell);
   try {
     return { changed: await storeMerged(db, laying, changes, also) };
   } catch (error) {

@@ -54,14 +54,13 @@ export const rowsOf = (changes: readonly TableChange[]): number =>
 async function writeChanges(
   db: ShopDb,
   changes: readonly TableChange[],
-  also: Meanwhile,
+  also: Meanwhile['step'],
 ): Promise<void> {
   for (const { table, gone, add, put } of changes) {
     if (gone.length > 0) await db.table(table).bulkDelete([...gone]);
     await addRows(db.table(table), add, also);
     if (put.length > 0) await db.table(table).bulkPut([...put]);
   }
-  await finish(db.settings, also);
 }
 
 const entryOf = (bundle: Bundle, log: readonly AnyRow[], c: ActionContext): LogEntry => ({
@@ -96,10 +95,11 @@ export const storeMerged = (
     const stored = Object.fromEntries(TABLE_NAMES.map((t, i) => [t, now[i]])) as unknown as Rows;
     if (!isStill(mine, stored)) return null;
     transaction.replacingShop = true;
-    await writeChanges(db, changes, also);
+    await writeChanges(db, changes, also.step);
     await db.log.add(entryOf(bundle, rows.log, context));
     const shares = mine.shares as unknown as readonly Share[];
     await db.shares.bulkDelete([...forgotten(shares)]);
     await db.shares.put(shareOf(bundle, 'in', context.nowMs));
+    await finish(db.settings, also);
     return rowsOf(changes);
   });

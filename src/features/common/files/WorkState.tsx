@@ -3,14 +3,21 @@ import { Button } from '@/ui/Button';
 import type { FileWork } from './useFileWork';
 
 /** How far long work is, with its stop; or what went wrong. */
-export function WorkState({ busy, trouble, stop }: FileWork) {
+export function WorkState({ busy, trouble, stopped, stop }: FileWork) {
   if (!busy)
     return (
-      trouble && (
-        <Box role="alert" mt="2" borderLeftWidth="5px" borderColor="oxide" ps="3">
-          {trouble}
-        </Box>
-      )
+      <>
+        {trouble && (
+          <Box role="alert" mt="2" borderLeftWidth="5px" borderColor="oxide" ps="3">
+            {trouble}
+          </Box>
+        )}
+        {stopped && (
+          <Box role="status" mt="2" color="ink2">
+            {stopped}
+          </Box>
+        )}
+      </>
     );
   const percent = Math.round(100 * busy.share);
   return (
@@ -31,9 +38,12 @@ export function WorkState({ busy, trouble, stop }: FileWork) {
       >
         <Box height="100%" bg="amber" width={`${percent}%`} />
       </Box>
-      <Button size="sm" onClick={stop}>
-        Stop
-      </Button>
+      {/* What is being stored can no longer be taken back. */}
+      {busy.share < 1 && (
+        <Button size="sm" onClick={stop}>
+          Stop
+        </Button>
+      )}
     </Flex>
   );
 }
