@@ -1,4 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
+import { largeShop } from '../src/test/large/largeShop';
 import {
   downloadedBytes,
   expect,
@@ -119,4 +120,45 @@ test('what both sides changed is asked about; a bundle that was spoilt changes n
   await expect(
     page.getByRole('heading', { level: 2, name: 'Door numerals, tablet' }),
   ).toBeVisible();
+});
+
+test('a large file that is stopped while it is written changes nothing; of a large bundle all can be looked at first', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await toBook(page);
+  const shopFile = (pieces: number) => ({
+    ...{ name: 'large.json', mimeType: 'application/json' },
+    buffer: Buffer.from(largeShop(Date.UTC(2026, 10, 24), pieces)),
+  });
+  await page.getByLabel('Shop file').setInputFiles(shopFile(300));
+  const far = page.getByRole('progressbar');
+  await expect(far).toHaveAttribute('aria-valuenow', /^[2-8]\d$/, { timeout: 30_000 });
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  const stopped = page.getByText('was stopped: nothing was changed');
+  await expect(stopped).toBeVisible();
+  await expect(stopped).toBeFocused();
+  await expect(page.getByText('The log begins with the first piece.')).toBeVisible();
+
+  await page.getByLabel('Shop file').setInputFiles(shopFile(60));
+  await expect(page.getByText(/^Imported \d+ rows/)).toBeVisible({ timeout: 30_000 });
+  await expect(stopped).toHaveCount(0);
+  const whole = await downloadedBytes(page, () =>
+    page.getByRole('button', { name: 'Back up now' }).click(),
+  );
+  const tablet = await otherMachine(browser, baseURL);
+  await toBook(tablet);
+  await pick(tablet, whole);
+  const told = tablet.getByRole('dialog').getByRole('list', { name: 'What comes in' });
+  const more = told.getByRole('button', { name: /^Show \d+ more$/ });
+  const left = Number(/\d+/.exec(await more.innerText())?.[0]);
+  await expect(told.getByRole('listitem')).toHaveCount(41);
+  await more.click();
+  await expect(told.getByRole('listitem')).toHaveCount(40 + left);
+  await expect(told).toBeFocused();
+  expect(left).toBeGreaterThanOrEqual(20);
+  await tablet.getByRole('dialog').getByRole('button', { name: 'Take it in' }).click();
+  await expect(tablet.getByText(/^Taken in: \d+ rows changed/)).toBeVisible({ timeout: 30_000 });
+  await tablet.context().close();
 });

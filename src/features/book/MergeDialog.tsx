@@ -1,7 +1,7 @@
 'use client';
 import { stampText } from '@/features/common/clockText';
 import { Box, Dialog, Flex, Portal } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { BundleHead, MergePreview, Side, UnitKey, UnitPreview } from '@/data/exchange/bundle';
 import { Button } from '@/ui/Button';
 import { mergeSummary, unitWords } from './mergeWords';
@@ -70,6 +70,12 @@ export function MergeDialog({ bundle: { head, preview }, onTake, onCancel }: Pro
   const more = asks.length + others.length - told.length;
   const nothing = told.length === 0 && preview.entries === 0;
   const open = asks.filter((u) => !sides.has(u.unit)).length;
+  const list = useRef<HTMLUListElement>(null);
+  const showAll = () => {
+    setAll(true);
+    // The key goes: the list that it was in has the focus.
+    list.current?.focus();
+  };
   return (
     <Dialog.Root open onOpenChange={(e) => !e.open && onCancel()}>
       <Portal>
@@ -89,6 +95,7 @@ export function MergeDialog({ bundle: { head, preview }, onTake, onCancel }: Pro
               </Box>
               {told.length > 0 && (
                 <Box
+                  ref={list}
                   as="ul"
                   listStyleType="none"
                   maxH="50vh"
@@ -106,7 +113,7 @@ export function MergeDialog({ bundle: { head, preview }, onTake, onCancel }: Pro
                   ))}
                   {more > 0 && (
                     <Box as="li" py="2" borderTopWidth="1px" borderColor="line">
-                      <Button onClick={() => setAll(true)}>Show {more} more</Button>
+                      <Button onClick={showAll}>Show {more} more</Button>
                     </Box>
                   )}
                 </Box>

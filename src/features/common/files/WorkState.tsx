@@ -2,6 +2,11 @@ import { Box, Flex } from '@chakra-ui/react';
 import { Button } from '@/ui/Button';
 import type { FileWork } from './useFileWork';
 
+/** The key that was pressed is gone: what came of it has the focus instead of the whole page. */
+const keepFocus = (told: HTMLElement | null) => {
+  if (document.activeElement === document.body) told?.focus();
+};
+
 /** How far long work is, with its stop; or what went wrong. */
 export function WorkState({ busy, trouble, stopped, stop }: FileWork) {
   if (!busy)
@@ -13,7 +18,7 @@ export function WorkState({ busy, trouble, stopped, stop }: FileWork) {
           </Box>
         )}
         {stopped && (
-          <Box role="status" mt="2" color="ink2">
+          <Box ref={keepFocus} tabIndex={-1} role="status" mt="2" color="ink2">
             {stopped}
           </Box>
         )}
