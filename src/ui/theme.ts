@@ -1,4 +1,4 @@
-import { FINGER, TOUCH, focusRing } from './touch';
+import { FINGER, FINGER_EVERYWHERE, TOUCH, focusRing } from './touch';
 import {
   createSystem,
   defaultBaseConfig,
@@ -108,6 +108,7 @@ const config = defineConfig({
       minHeight: '100vh',
     },
     'a:focus-visible, summary:focus-visible, [tabindex]:focus-visible': focusRing,
+    ...FINGER_EVERYWHERE,
   },
   theme: {
     breakpoints: { md: '48rem', lg: '62rem', xl: '76rem' },

@@ -10,6 +10,7 @@ import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { costOf, jobCost, leftOver, waitingFor } from './money';
+import { FINGER_LIST } from '@/ui/touch';
 
 interface Props {
   readonly view: PieceView;
@@ -93,7 +94,7 @@ export function LeftOverPanel({ selected, ledger }: Omit<Props, 'view'>) {
           no other planned coat of {selected.resin.name} is small enough to take it.
         </Box>
       ) : (
-        <Box as="ul" listStyleType="none" fontSize="sm">
+        <Box as="ul" listStyleType="none" fontSize="sm" css={FINGER_LIST}>
           {fillers.map(({ pieceId, text, volumeM3, ready }) => (
             <li key={pieceId}>
               <Box asChild textDecoration="underline">

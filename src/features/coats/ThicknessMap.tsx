@@ -11,7 +11,7 @@ import {
 import { extent as extentOf } from '@/core/numeric';
 import { pathLength, type FilmOver, type Ground } from '@/core/coat';
 import type { DrawnLine } from '@/records';
-import { shapeBox, shapeSides, type CutLine } from '@/core/geometry';
+import { shapeBox, shapeSides, type CutLine, type Point } from '@/core/geometry';
 import { Explained } from '@/features/common/Explained';
 import { EDGE_STROKE } from '@/features/common/Outline';
 import { useFormat } from '@/features/common/useFormat';
@@ -20,6 +20,7 @@ import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { keepLetters } from '@/ui/keepLetters';
 import { SvgText } from '@/ui/SvgText';
+import { HAND_LINE } from '@/ui/touch';
 import { drawMap, MAP, mapScale, type MapDrawing, type MapScale } from './mapModel';
 import { mapExplanation, mapWords } from './mapWords';
 import type { FieldState } from './useFilmField';
@@ -89,7 +90,7 @@ function CutHandle({ area, scale, line, onLine }: CutProps) {
       onPointerUp={() => (dragging.current = false)}
       style={{ cursor: flat ? 'ns-resize' : 'ew-resize', touchAction: 'none' }}
     >
-      <path data-hand d={d} stroke="transparent" strokeWidth="26" fill="none" />
+      <path data-hand {...HAND_LINE} d={d} />
       <path
         d={d}
         stroke="var(--bm-colors-oxide)"
@@ -113,11 +114,8 @@ function CutHandle({ area, scale, line, onLine }: CutProps) {
   );
 }
 
-const outlinePath = (area: MapArea, scale: MapScale): string =>
-  shapeSides(area.shape)
-    .flat()
-    .map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${scale.x(x).toFixed(1)} ${scale.y(y).toFixed(1)}`)
-    .join('');
+const pathOf = (points: readonly Point[], scale: MapScale): string =>
+  `M${points.map(([x, y]) => `${scale.x(x).toFixed(1)} ${scale.y(y).toFixed(1)}`).join('L')}`;
 
 function Edges({ area, scale }: { area: MapArea; scale: MapScale }) {
   return shapeSides(area.shape).map((side, i) => {
@@ -207,6 +205,7 @@ export function ThicknessMap({
           film,
           share: show(coverage, 'share', 0).text,
         });
+  const face = pathOf(shapeSides(area.shape).flat(), scale);
   return (
     <Panel as="section" aria-label="Thickness map">
       <Flex justify="space-between" align="baseline" gap="3" wrap="wrap">
@@ -227,9 +226,9 @@ export function ThicknessMap({
         aria-label={`${area.name} from above, ${show(widthM, 'length').text} × ${show(heightM, 'length').text}. ${words}`}
       >
         <clipPath id={clip}>
-          <path d={outlinePath(area, scale)} />
+          <path d={face} />
         </clipPath>
-        <path d={outlinePath(area, scale)} fill={even ? tone(0.4) : 'var(--bm-colors-card)'} />
+        <path d={face} fill={even ? tone(0.4) : 'var(--bm-colors-card)'} />
         <g clipPath={`url(#${clip})`}>
           {drawing?.bands.map((band) => (
             <path
@@ -243,7 +242,7 @@ export function ThicknessMap({
         </g>
         {drawn && (
           <path
-            d={`M${drawn.points.map(([x, y]) => `${scale.x(x).toFixed(1)} ${scale.y(y).toFixed(1)}`).join('L')}${drawn.closed ? 'Z' : ''}`}
+            d={`${pathOf(drawn.points, scale)}${drawn.closed ? 'Z' : ''}`}
             fill="none"
             stroke="var(--bm-colors-amber)"
             strokeWidth={Math.max(3, drawn.widthM * scale.pxPerM)}

@@ -27,7 +27,9 @@ function Mark({ word, ...rest }: { word: string } & HTMLChakraProps<'button'>) {
       css={FINGER_ROUND}
       {...rest}
     >
-      ?
+      <chakra.span display="block" lineHeight="22px">
+        ?
+      </chakra.span>
     </chakra.button>
   );
 }

@@ -7,6 +7,7 @@ import { useFormat } from '@/features/common/useFormat';
 import { clockText } from '@/features/common/clockText';
 import type { CoatView } from '@/shop/coatView';
 import { coatPace, timelineInput } from '@/shop/clockOf';
+import { FINGER_LINES } from '@/ui/touch';
 
 /** A thermostat is turned by as much. */
 const WARMER_K = 3;
@@ -69,7 +70,7 @@ export function NextCoat({ view, nowMs }: { view: CoatView; nowMs: number }) {
         </Box>
       )}
       {mates.length > 0 && (
-        <Box fontSize="sm" color="ink2">
+        <Box fontSize="sm" color="ink2" css={FINGER_LINES}>
           From the same batch:{' '}
           {mates.map((mate, i) => (
             <span key={mate.id}>

@@ -14,6 +14,7 @@ import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { readTemperature, roomSince, type TemperatureDraft } from './model';
+import { FINGER_LINES } from '@/ui/touch';
 
 /** The room as it was and is: a new reading moves every clock of the shop. */
 export function TemperatureForm({ view, nowMs }: { view: CoatView; nowMs: number }) {
@@ -89,7 +90,7 @@ export function TemperatureForm({ view, nowMs }: { view: CoatView; nowMs: number
           </Button>
         </Box>
       </form>
-      <Box fontSize="sm" mt="3">
+      <Box fontSize="sm" mt="3" css={FINGER_LINES}>
         <Link href="/room">The whole record of the room</Link>
       </Box>
     </Panel>

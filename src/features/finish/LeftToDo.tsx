@@ -11,6 +11,7 @@ import type { PieceView } from '@/shop/coatView';
 import type { Unfinished } from '@/shop/leaving';
 import { Button } from '@/ui/Button';
 import { FINISH_WORDS, leavingWords } from './words';
+import { FINGER_LIST } from '@/ui/touch';
 
 interface Props {
   readonly view: PieceView;
@@ -29,7 +30,7 @@ function Holds({ view, left }: Pick<Props, 'view' | 'left'>) {
       </Box>
     );
   return (
-    <Box as="ul" listStyleType="none">
+    <Box as="ul" listStyleType="none" css={FINGER_LIST}>
       {left.map((one, i) => {
         const { text, stage } = leavingWords(one, now);
         return (

@@ -6,6 +6,7 @@ import { inBox, planBox, PlanPad } from '@/features/common/PlanPad';
 import { findingState } from '@/shop/findings';
 import { Button } from '@/ui/Button';
 import { DefectGlyph } from './DefectGlyph';
+import { FINGER_ROUND } from '@/ui/touch';
 import { useViewportWidth } from '@/ui/useWidth';
 
 type At = NonNullable<Defect['at']>;
@@ -69,6 +70,7 @@ export function PinPlan({ areas, area, onArea, fill, ...props }: Props) {
             <Button
               key={d.id}
               position="absolute"
+              css={{ ...FINGER_ROUND, position: 'absolute' }}
               {...place(d.at.point)}
               minW={`${PIN}px`}
               minH={`${PIN}px`}

@@ -14,6 +14,7 @@ import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { TextField } from '@/ui/TextField';
 import { EMPTY_LOT, readLot, type LotDraft } from './lot';
+import { FINGER_LINES } from '@/ui/touch';
 
 /** New bottles, sealed until they are opened or mixed from. */
 function AddLot({ resin, onAdded }: { resin: Resin; onAdded: () => void }) {
@@ -107,7 +108,7 @@ function LotRow({ view, nowMs }: { view: LotView; nowMs: number }) {
       </chakra.td>
       <td>{mass(left.aKg)}</td>
       <td>{mass(left.bKg)}</td>
-      <td>
+      <chakra.td css={FINGER_LINES}>
         {coats.length === 0 && 'none'}
         {coats.map((c, i) => (
           <span key={c.id}>
@@ -117,7 +118,7 @@ function LotRow({ view, nowMs }: { view: LotView; nowMs: number }) {
             </Link>
           </span>
         ))}
-      </td>
+      </chakra.td>
       <chakra.td textAlign="end" whiteSpace="nowrap">
         {state === 'sealed' && (
           <Button size="sm" aria-label={`Open ${lot.name}`} onClick={mark('openedMs')}>

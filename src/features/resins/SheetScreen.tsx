@@ -30,6 +30,7 @@ import { LabelForm } from './LabelForm';
 import { RatioTruth } from './RatioTruth';
 import { SheetFields } from './SheetFields';
 import { SwatchPanel } from './SwatchPanel';
+import { FINGER } from '@/ui/touch';
 
 const WindowsChart = dynamic(() => import('./WindowsChart').then((m) => m.WindowsChart), {
   ssr: false,
@@ -152,7 +153,7 @@ export function SheetScreen({
     <Box maxW="1240px">
       <Flex justify="space-between" align="baseline" mb="4">
         <PageHeading title={resin?.name ?? (isNew ? 'New data sheet' : 'No such resin')} />
-        <Box asChild display="inline-flex" alignItems="center" minH="24px">
+        <Box asChild display="inline-flex" alignItems="center" minH="24px" css={FINGER}>
           <Link href="/resins">All resins</Link>
         </Box>
       </Flex>

@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { FINGER_LINES } from '@/ui/touch';
 
 const FONTS = [
   ['Barlow', 'barlow'],
@@ -9,7 +10,7 @@ const FONTS = [
 /** The fonts that ship with the program, each with its licence. */
 export function Fonts() {
   return (
-    <Box fontSize="sm" color="ink2">
+    <Box fontSize="sm" color="ink2" css={FINGER_LINES}>
       Fonts, under the SIL Open Font License:{' '}
       {FONTS.map(([name, file], i) => (
         <span key={file}>

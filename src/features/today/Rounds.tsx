@@ -8,6 +8,7 @@ import { TickTogether } from '@/features/common/TickTogether';
 import { Button } from '@/ui/Button';
 import type { PieceAt } from '@/shop/instant';
 import { gathered, type Gathered } from './gathered';
+import { FINGER_LINES } from '@/ui/touch';
 
 /** One step on several pieces: which of them it was done on, noted in one act. */
 function Round({ round }: { round: Gathered }) {
@@ -32,7 +33,7 @@ function Round({ round }: { round: Gathered }) {
             {round.title}: {pieces.length} pieces
           </Box>
           {!asked && (
-            <Box fontSize="sm" color="ink2">
+            <Box fontSize="sm" color="ink2" css={FINGER_LINES}>
               {pieces.map((p, i) => (
                 <span key={p.id}>
                   {i > 0 && ' · '}

@@ -15,6 +15,7 @@ import {
 import { editText, parseQuantity } from '@/core/units';
 import { useSurvey } from '../SurveyContext';
 import { usePlan } from './planView';
+import { FINGER_ROUND } from '@/ui/touch';
 
 interface LabelProps {
   readonly at: Point;
@@ -57,6 +58,7 @@ function Label({ at, name, lengthM, prefix = '', onSet }: LabelProps) {
         borderColor="ink3"
         whiteSpace="nowrap"
         _focusVisible={{ outline: '3px solid', outlineColor: 'focus' }}
+        css={{ ...FINGER_ROUND, position: 'absolute' }}
         onClick={() => setText(editText(lengthM, format.typed('length')))}
       >
         {prefix}

@@ -4,6 +4,7 @@ import type { KeyboardEvent } from 'react';
 import type { Point } from '@/core/geometry';
 import { INCH_M } from '@/core/units';
 import { useFormat } from '@/features/common/useFormat';
+import { HAND_SPOT } from '@/ui/touch';
 import { usePlan } from './planView';
 
 interface Props {
@@ -149,7 +150,7 @@ export function DragPoint(props: Props) {
         touchAction: 'none',
       }}
     >
-      <circle r="16" fill="transparent" />
+      <circle {...HAND_SPOT} />
       <Look look={look} chosen={chosen} />
     </g>
   );

@@ -8,6 +8,7 @@ import { useSurvey } from '../SurveyContext';
 import { edgeName } from '../words';
 import { pathD } from './pathD';
 import { usePlan, type Chosen } from './planView';
+import { HAND_LINE } from '@/ui/touch';
 
 interface EdgesProps {
   readonly area: AreaDraft;
@@ -46,7 +47,7 @@ function Edges({ area, sides, place }: EdgesProps) {
         style={{ cursor: 'pointer' }}
         className="plan-edge"
       >
-        <polyline points={drawn} fill="none" stroke="transparent" strokeWidth="20" />
+        <polyline {...HAND_LINE} points={drawn} />
         {edge === i && (
           <polyline
             points={drawn}
