@@ -1,4 +1,4 @@
-import { normalQuantile, seededRandom } from '.';
+import { extent, itemAt, normalQuantile, seededRandom } from '.';
 
 describe('normalQuantile against printed tables of the normal distribution', () => {
   // Abramowitz & Stegun, table 26.5 and 26.6.
@@ -21,7 +21,25 @@ describe('normalQuantile against printed tables of the normal distribution', () 
   });
 });
 
+describe('small helpers', () => {
+  it('least and greatest of many, of one, of none; what is no number is passed over', () => {
+    expect(extent([3, -2, 7, 7, NaN, 0])).toEqual([-2, 7]);
+    expect(extent([5])).toEqual([5, 5]);
+    expect(extent([])).toEqual([Infinity, -Infinity]);
+  });
+  it('an item that is there; one that is not is a bug', () => {
+    expect(itemAt([4, 0], 1)).toBe(0);
+    expect(() => itemAt([4, 0], 2)).toThrow(new RangeError('itemAt: no item 2 of 2'));
+  });
+});
+
 describe('seededRandom', () => {
+  it('gives the numbers that mulberry32 is known by: seed 1 (from memory)', () => {
+    const draw = seededRandom(1);
+    const known = [0.6270739405881613, 0.002735721180215478, 0.5274470399599522];
+    for (const number of known) expect(draw()).toBeCloseTo(number, 15);
+  });
+
   it('repeats with its seed and differs with another', () => {
     const draw = (seed: number) => Array.from({ length: 5 }, seededRandom(seed));
     expect(draw(3)).toEqual(draw(3));

@@ -38,9 +38,10 @@ export function rootBetween(
   if (Math.abs(b.y) <= tolerance) return end(b, 'converged', 0);
   if (a.y > 0 === b.y > 0) return end(a, 'no bracket', 0);
   let [low, high] = [a, b];
-  // Weights of the two ends: the one that stays is halved, so that it comes nearer too.
+  // Weights of the two ends: of one that stays a second time it is halved, so that it comes nearer too.
   let [lowY, highY] = [a.y, b.y];
   let last = low;
+  let moved: 'low' | 'high' | null = null;
   // Width of the bracket some steps ago: where it has not halved since, the middle is taken.
   let before = Math.abs(b.x - a.x);
   let halve = false;
@@ -54,11 +55,13 @@ export function rootBetween(
     if (last.y > 0 === low.y > 0) {
       low = last;
       lowY = last.y;
-      highY /= 2;
+      if (moved === 'low') highY /= 2;
+      moved = 'low';
     } else {
       high = last;
       highY = last.y;
-      lowY /= 2;
+      if (moved === 'high') lowY /= 2;
+      moved = 'high';
     }
     halve = false;
     if (k % PATIENCE !== 0) continue;

@@ -22,6 +22,35 @@ describe('a root between two places', () => {
       expect(steps).toBeLessThan(ROOT_STEPS);
     }
   });
+  it('a straight line is cut at its root in one step, wherever that lies', () => {
+    for (const root of [-0.7, 0.1, 0.3])
+      expect(between((x) => 3 * (x - root), -1, 1)).toMatchObject({
+        ...{ value: expect.closeTo(root, 15), outcome: 'converged', steps: 1 },
+      });
+    const allowed = { tolerance: 1e-9, steps: 1 };
+    const line = (x: number) => x - 0.2;
+    expect(rootBetween(line, side(line, -1), side(line, 1), allowed).outcome).toBe('converged');
+  });
+  it('the weights bring the end that stays nearer, and halving ends what creeps', () => {
+    // Halving alone takes forty and more steps for each; false position without weights hundreds for the last two.
+    const steps = (f: (x: number) => number, a: number, b: number) => between(f, a, b).steps;
+    expect(steps((x) => x * x - 2, 0, 2)).toBeLessThanOrEqual(8);
+    expect(steps((x) => Math.cos(x) - x, 0, 1)).toBeLessThanOrEqual(7);
+    expect(steps((x) => Math.exp(x) - 5, -20, 20)).toBeLessThanOrEqual(30);
+    expect(steps((x) => x ** 9 - 1e-3, 0, 4)).toBeLessThanOrEqual(27);
+  });
+  it('a value at the tolerance counts as zero, at either end and inside', () => {
+    const half = { tolerance: 0.5 };
+    const line = (x: number) => x - 1;
+    expect(rootBetween(line, side(line, 0.5), side(line, 3), half).value).toBe(0.5);
+    expect(rootBetween(line, side(line, -1), side(line, 1.5), half).value).toBe(1.5);
+    const steep = (x: number) => (x < 1 ? -4 : x === 1 ? -0.5 : 4);
+    expect(rootBetween(steep, side(steep, 0), side(steep, 2), half)).toMatchObject({
+      ...{ value: 1, outcome: 'converged', steps: 1 },
+    });
+    const oneSide = { x: 2, y: Infinity };
+    expect(rootBetween(line, side(line, 0), oneSide, half).outcome).toBe('not finite');
+  });
   it('an end that is a root already takes no step', () => {
     expect(between((x) => x - 1, 1, 3)).toMatchObject({ value: 1, outcome: 'converged', steps: 0 });
     expect(between((x) => x - 3, 1, 3)).toMatchObject({ value: 3, outcome: 'converged', steps: 0 });
@@ -83,6 +112,21 @@ describe('conjugate gradients', () => {
     const { value, steps } = solve(diagonal, ones(5), { tolerance: 1e-12 });
     expect(steps).toBe(1);
     value.forEach((v, i) => expect(v).toBeCloseTo(1 / (i + 1), 12));
+  });
+  it('a residual at the tolerance is the end, also after the last step that is allowed', () => {
+    const one: LinearSystem = {
+      multiply: (x, out) => out.set(x),
+      precondition: (r, out) => out.set(r),
+    };
+    // The residual is the root of the mean square: of 3 and 4 it is √12.5.
+    const b = Float64Array.of(3, 4);
+    expect(solve(one, b, { tolerance: Math.sqrt(12.5) })).toMatchObject({ steps: 0 });
+    expect(solve(one, b, { tolerance: 1e-12, steps: 1 })).toMatchObject({
+      ...{ outcome: 'converged', steps: 1 },
+    });
+    expect(solve(one, b, { tolerance: 1e-12, steps: 0 })).toMatchObject({
+      ...{ outcome: 'steps used up', residual: Math.sqrt(12.5) },
+    });
   });
   it('says when it ran out of steps, can be left, or met what is no number', () => {
     const short = solve(chain, ones(40), { tolerance: 1e-10, steps: 5 });

@@ -8,9 +8,9 @@ const RECORD = [
   { fromMs: H, rate: 0 },
 ];
 const rate = (step: { rate: number }) => step.rate;
-const INTEGRAL = stepIntegral(RECORD, rate);
-const sum = (fromH: number, toH: number) => INTEGRAL.gained(fromH * H, toH * H) / 3600;
-const when = (fromH: number, hours: number) => INTEGRAL.instantOf(fromH * H, hours * 3600) / H;
+const integral = () => stepIntegral(RECORD, rate);
+const sum = (fromH: number, toH: number) => integral().gained(fromH * H, toH * H) / 3600;
+const when = (fromH: number, hours: number) => integral().instantOf(fromH * H, hours * 3600) / H;
 
 describe('a record of steps', () => {
   it.each([
@@ -38,6 +38,15 @@ describe('a record of steps', () => {
     [9, 1, 10],
   ])('from %d h on, %d is reached at %d h', (from, wanted, at) => {
     expect(when(from, wanted)).toBeCloseTo(at, 12);
+  });
+
+  it('the rate that holds: from its instant on, the first also before it', () => {
+    const at = [-1, 0, 0.99, 1, 2, 3, 99].map((h) => integral().rateAt(h * H));
+    expect(at).toEqual([2, 2, 2, 0, 0, 1, 1]);
+    // Of several from one instant the last one holds.
+    const twice = [{ fromMs: 0, rate: 2 }, ...[5, 7].map((r) => ({ fromMs: H, rate: r }))];
+    expect(stepIntegral(twice, rate).rateAt(H)).toBe(7);
+    expect(stepIntegral(twice, rate).gained(0, 2 * H)).toBe(3600 * 9);
   });
 
   it('nothing is wanted: at once, also where nothing is gained', () => {
