@@ -116,6 +116,39 @@ test.describe('a dim room', () => {
   });
 });
 
+/**
+ * Controls that a finger finds less than 44 px high, unless another control begins where they end. Points and lines of
+ * drawings have rounds of their own; the pads of a plan are as large as it is.
+ */
+const smallForFinger = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const control = 'a, button, select, input:not([type=checkbox], [type=radio]), summary';
+    return [...document.querySelectorAll(`main :is(${control})`)].flatMap((e) => {
+      if (!e.checkVisibility() || e.closest('[data-plan-pad]')) return [];
+      e.scrollIntoView({ block: 'center' });
+      const box = e.getBoundingClientRect();
+      const x = box.left + Math.min(box.width / 2, 20);
+      const at = (dy: number) => document.elementFromPoint(x, box.top + box.height / 2 + dy);
+      const reach = (way: 1 | -1) => {
+        let far = 0;
+        while (far < 22 && e.contains(at(way * far))) far += 1;
+        return far >= 22 || at(way * far)?.closest(control) ? 22 : far;
+      };
+      const high = reach(1) + reach(-1);
+      const name = e.getAttribute('aria-label') ?? e.textContent;
+      return high < 43 ? [`${name.trim()}: ${high} px`] : [];
+    });
+  });
+
+test.describe('a finger', () => {
+  test.use({ hasTouch: true, viewport: { width: 1024, height: 768 } });
+  test('finds 44 px at whatever it aims at', async ({ page }) => {
+    await eachPlace(page, async (path) => {
+      await expect.poll(() => smallForFinger(page), { message: path }).toEqual([]);
+    });
+  });
+});
+
 test('the system’s own colours: where one is stays marked, drawings keep their paper, signs take the ink', async ({
   page,
 }) => {

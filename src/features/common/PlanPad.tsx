@@ -89,6 +89,7 @@ export function PlanPad({
         />
       </Box>
       <Grid
+        data-plan-pad
         position="absolute"
         inset="0"
         templateColumns="repeat(3, 1fr)"

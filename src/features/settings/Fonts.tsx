@@ -15,7 +15,10 @@ export function Fonts() {
       {FONTS.map(([name, file], i) => (
         <span key={file}>
           {i > 0 && ', '}
-          <a href={`/licences/${file}.txt`} style={{ textDecoration: 'underline' }}>
+          <a
+            href={`/licences/${file}.txt`}
+            style={{ textDecoration: 'underline', whiteSpace: 'nowrap' }}
+          >
             {name}
           </a>
         </span>
