@@ -1,8 +1,9 @@
 import { coatLedger, domeOn, domeShapeOf, mixLength, RIM } from '@/core/coat';
 import { TEST_SHEET } from '@/core/resin/test/sheet';
 import type { CoatKind } from '@/core/piece';
-import { type Area, asId, type Coat, type Piece, plainArea, plainCoat } from '@/records';
+import { type Area, asId, type Coat, plainArea, plainCoat } from '@/records';
 import { filmOf, ledgerInput } from './coatFacts';
+import { plainPiece } from './test/rows';
 
 const area = (id: string, change: Partial<Area> = {}): Area => ({
   ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018, [
@@ -41,21 +42,10 @@ const coat = (
   staysM: areaIds.map(() => thicknessM),
   ...change,
 });
-const piece: Piece = {
-  ...{ id: asId('p'), name: 'Sill', count: 2, support: 'canvas', note: '', createdMs: 0 },
-  ...{
-    use: { hotCups: false, food: false, daylight: false },
-    marks: [],
-    prep: {},
-    up: 'front',
-    turnedMs: null,
-    closedMs: null,
-    job: '',
-    dueMs: null,
-  },
+const piece = plainPiece('p', {
+  ...{ count: 2, support: 'canvas', bellyM: 2e-3 },
   level: { tilt: { alongX: 0.003, alongY: 0.004 }, by: 'typed', readMs: 0, props: [] },
-  bellyM: 2e-3,
-};
+});
 const input = (own: Coat, coats: readonly Coat[] = [own], sealed: readonly string[] = []) =>
   ledgerInput(
     own,

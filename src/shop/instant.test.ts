@@ -12,42 +12,20 @@ import {
   type Batch,
   type Coat,
   type Defect,
-  type Piece,
-  type Resin,
 } from '@/records';
 import { atInstant, type Ask } from './instant';
 import { settle } from './settle';
 import { keepShop, type ShopRows } from './shop';
+import { plainPiece, plainResin, rowsOf } from './test/rows';
 
 const HOUR = 3_600_000;
 const NOW = 1000 * HOUR;
-const piece: Piece = {
-  ...{ id: asId('p'), name: 'Sill', count: 1, support: 'tile', note: '', createdMs: 0 },
-  ...{
-    use: { hotCups: false, food: false, daylight: false },
-    marks: [],
-    prep: {},
-    up: 'front',
-    turnedMs: null,
-    closedMs: null,
-    job: '',
-    dueMs: null,
-  },
-  ...{ level: null, bellyM: 0 },
-};
+const piece = plainPiece('p', { name: 'Sill' });
 const face: Area = {
   ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018, ['open']),
   ...{ id: asId('face'), pieceId: piece.id },
 };
-const resin: Resin = {
-  id: asId('r'),
-  name: 'Clear',
-  note: '',
-  price: null,
-  declared: { serviceK: null, food: null, uvStable: null, colourShare: null, curesK: null },
-  learnsFromMs: null,
-  sheet: TEST_SHEET,
-};
+const resin = plainResin('r');
 const coat = (order: number, change: Partial<Coat> = {}): Coat => ({
   ...COATS.defaults,
   ...plainCoat(1.6e-3),
@@ -67,27 +45,10 @@ const batch: Batch = {
 };
 const shopOf = (rows: Partial<ShopRows>) =>
   keepShop(
-    {
-      ...{
-        settings: [DEFAULT_SETTINGS],
-        pieces: [piece],
-        areas: [face],
-        resins: [resin],
-        coats: [],
-      },
-      ...{
-        sessions: [],
-        batches: [],
-        defects: [],
-        tasks: [],
-        templates: [],
-        layers: [],
-        room: [],
-        lots: [],
-        swatches: [],
-      },
+    rowsOf({
+      ...{ settings: [DEFAULT_SETTINGS], pieces: [piece], areas: [face], resins: [resin] },
       ...rows,
-    },
+    }),
     settle,
   ).shop;
 const asks = (rows: Partial<ShopRows>): readonly Ask[] =>

@@ -13,34 +13,21 @@ import {
 } from '@/records';
 import { settle } from './settle';
 import { keepShop, withChanges, type ShopRows } from './shop';
+import { plainPiece, plainResin, rowsOf } from './test/rows';
 
-const piece = (id: string, createdMs: number): Piece => ({
-  ...{ id: asId(id), name: id, count: 1, support: 'tile', note: '', createdMs },
-  ...{
-    use: { hotCups: false, food: false, daylight: false },
-    marks: [],
-    prep: {},
-    up: 'front',
-    turnedMs: null,
-    closedMs: null,
-    job: '',
-    dueMs: null,
-  },
-  ...{ level: null, bellyM: 0 },
-});
+const piece = (id: string, createdMs: number): Piece => plainPiece(id, { createdMs });
 const area = (pieceId: string): Area => ({
   ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018),
   ...{ id: asId(`${pieceId}-face`), pieceId: asId(pieceId) },
 });
-const resin = (id: string, name: string, densityKgM3?: number): Resin => ({
-  ...{ id: asId(id), name, note: '', price: null },
-  declared: { serviceK: null, food: null, uvStable: null, colourShare: null, curesK: null },
-  learnsFromMs: null,
-  sheet: {
-    ...TEST_SHEET,
-    ...(densityKgM3 && { densityAKgM3: densityKgM3, densityBKgM3: densityKgM3 }),
-  },
-});
+const resin = (id: string, name: string, densityKgM3?: number): Resin =>
+  plainResin(id, {
+    name,
+    sheet: {
+      ...TEST_SHEET,
+      ...(densityKgM3 && { densityAKgM3: densityKgM3, densityBKgM3: densityKgM3 }),
+    },
+  });
 const coat = (pieceId: string, order: number, change: Partial<Coat> = {}): Coat => ({
   ...plainCoat(2e-3),
   ...{ id: asId(`${pieceId}-${order}`), pieceId: asId(pieceId), order, kind: 'flood' },
@@ -65,24 +52,13 @@ const day = (n: number, temperatureK: number): RoomDay => {
   if (!only) throw new Error('no day');
   return only;
 };
-const ROWS: ShopRows = {
-  settings: [],
+const ROWS = rowsOf({
   pieces: [piece('b', 2), piece('a', 1)],
   areas: [area('a'), area('b')],
   resins: [resin('r', 'Clear')],
   coats: [coat('a', 2), coat('a', 1), coat('b', 1)],
-  ...{
-    sessions: [],
-    batches: [],
-    defects: [],
-    tasks: [],
-    templates: [],
-    layers: [],
-    lots: [],
-    swatches: [],
-  },
   room: [day(2, 293), day(1, 291)],
-};
+});
 const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 const change = (rows: readonly unknown[], gone: string[] = []) => ({ rows: rows as never[], gone });
 

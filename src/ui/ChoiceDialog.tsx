@@ -1,6 +1,7 @@
-import { Box, Dialog, Flex, Portal } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Button } from './Button';
+import { DialogFrame } from './DialogFrame';
 
 interface Props<T extends string> {
   readonly open: boolean;
@@ -21,32 +22,25 @@ export function ChoiceDialog<T extends string>({
   onCancel,
 }: Props<T>) {
   return (
-    <Dialog.Root role="alertdialog" open={open} onOpenChange={(e) => !e.open && onCancel()}>
-      <Portal>
-        <Dialog.Backdrop />
-        <Dialog.Positioner>
-          <Dialog.Content>
-            <Dialog.Header>
-              <Dialog.Title>{title}</Dialog.Title>
-            </Dialog.Header>
-            <Dialog.Body>
-              <Box mb="3">{children}</Box>
-              <Flex direction="column" gap="2">
-                {choices.map(([value, words]) => (
-                  <Button key={value} minH="64px" fontSize="lg" onClick={() => onChoose(value)}>
-                    {words}
-                  </Button>
-                ))}
-              </Flex>
-            </Dialog.Body>
-            <Dialog.Footer>
-              <Button minH="64px" fontSize="lg" onClick={onCancel}>
-                Keep as it is
-              </Button>
-            </Dialog.Footer>
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+    <DialogFrame
+      asks
+      open={open}
+      title={title}
+      onClose={onCancel}
+      footer={
+        <Button minH="64px" fontSize="lg" onClick={onCancel}>
+          Keep as it is
+        </Button>
+      }
+    >
+      <Box mb="3">{children}</Box>
+      <Flex direction="column" gap="2">
+        {choices.map(([value, words]) => (
+          <Button key={value} minH="64px" fontSize="lg" onClick={() => onChoose(value)}>
+            {words}
+          </Button>
+        ))}
+      </Flex>
+    </DialogFrame>
   );
 }

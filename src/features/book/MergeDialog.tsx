@@ -1,9 +1,10 @@
 'use client';
 import { stampText } from '@/features/common/clockText';
-import { Box, Dialog, Flex, Portal } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import type { BundleHead, MergePreview, Side, UnitKey, UnitPreview } from '@/data/exchange/bundle';
 import { Button } from '@/ui/Button';
+import { DialogFrame } from '@/ui/DialogFrame';
 import { mergeSummary, unitWords } from './mergeWords';
 
 /** What was read of a bundle. */
@@ -77,59 +78,53 @@ export function MergeDialog({ bundle: { head, preview }, onTake, onCancel }: Pro
     list.current?.focus();
   };
   return (
-    <Dialog.Root open onOpenChange={(e) => !e.open && onCancel()}>
-      <Portal>
-        <Dialog.Backdrop />
-        <Dialog.Positioner>
-          <Dialog.Content width="720px">
-            <Dialog.Header>
-              <Dialog.Title>{`Take in “${head.name}”?`}</Dialog.Title>
-            </Dialog.Header>
-            <Dialog.Body>
-              <Box mb="2">
-                Made {stampText(head.madeMs)}
-                {head.by && ` by ${head.by}`}.{' '}
-                {nothing
-                  ? 'All that is in it is here already.'
-                  : mergeSummary(preview.units, preview.entries)}
-              </Box>
-              {told.length > 0 && (
-                <Box
-                  ref={list}
-                  as="ul"
-                  listStyleType="none"
-                  maxH="50vh"
-                  overflowY="auto"
-                  tabIndex={0}
-                  aria-label="What comes in"
-                >
-                  {told.map((u) => (
-                    <UnitRow
-                      key={u.unit}
-                      preview={u}
-                      side={sides.get(u.unit)}
-                      onChoose={(side) => setSides(new Map(sides).set(u.unit, side))}
-                    />
-                  ))}
-                  {more > 0 && (
-                    <Box as="li" py="2" borderTopWidth="1px" borderColor="line">
-                      <Button onClick={showAll}>Show {more} more</Button>
-                    </Box>
-                  )}
-                </Box>
-              )}
-            </Dialog.Body>
-            <Dialog.Footer>
-              <Button onClick={onCancel}>{nothing ? 'Close' : 'Leave it'}</Button>
-              {!nothing && (
-                <Button variant="ink" disabled={open > 0} onClick={() => onTake(sides)}>
-                  {open > 0 ? `${open} to decide first` : 'Take it in'}
-                </Button>
-              )}
-            </Dialog.Footer>
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+    <DialogFrame
+      title={`Take in “${head.name}”?`}
+      width="720px"
+      onClose={onCancel}
+      footer={
+        <>
+          <Button onClick={onCancel}>{nothing ? 'Close' : 'Leave it'}</Button>
+          {!nothing && (
+            <Button variant="ink" disabled={open > 0} onClick={() => onTake(sides)}>
+              {open > 0 ? `${open} to decide first` : 'Take it in'}
+            </Button>
+          )}
+        </>
+      }
+    >
+      <Box mb="2">
+        Made {stampText(head.madeMs)}
+        {head.by && ` by ${head.by}`}.{' '}
+        {nothing
+          ? 'All that is in it is here already.'
+          : mergeSummary(preview.units, preview.entries)}
+      </Box>
+      {told.length > 0 && (
+        <Box
+          ref={list}
+          as="ul"
+          listStyleType="none"
+          maxH="50vh"
+          overflowY="auto"
+          tabIndex={0}
+          aria-label="What comes in"
+        >
+          {told.map((u) => (
+            <UnitRow
+              key={u.unit}
+              preview={u}
+              side={sides.get(u.unit)}
+              onChoose={(side) => setSides(new Map(sides).set(u.unit, side))}
+            />
+          ))}
+          {more > 0 && (
+            <Box as="li" py="2" borderTopWidth="1px" borderColor="line">
+              <Button onClick={showAll}>Show {more} more</Button>
+            </Box>
+          )}
+        </Box>
+      )}
+    </DialogFrame>
   );
 }

@@ -11,6 +11,7 @@ import { issueText } from '@/features/common/issueText';
 import { useFormat } from '@/features/common/useFormat';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
+import { Tick } from '@/ui/Tick';
 import { CoveredAreas } from './CoveredAreas';
 import { useFollowing } from './useFollowing';
 
@@ -100,19 +101,15 @@ export function CoatDetails({ view, onSave }: Props) {
         {around.areas.some(
           (a) => coat.areaIds.includes(a.id) && a.edges.some((e) => isDam(e.kind)),
         ) && (
-          <chakra.label display="flex" gap="2" alignItems="center" minH="32px">
-            <chakra.input
-              type="checkbox"
-              width="20px"
-              height="20px"
-              checked={frees}
-              onChange={(e) => {
-                setFrees(e.target.checked);
-                onSave({ freesDams: e.target.checked });
-              }}
-            />
+          <Tick
+            checked={frees}
+            onTick={(checked) => {
+              setFrees(checked);
+              onSave({ freesDams: checked });
+            }}
+          >
             Its dam comes off when it has cured: edges are open from then on
-          </chakra.label>
+          </Tick>
         )}
         <Rest view={view} onSave={onSave} />
       </Flex>

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { Area } from '@/records';
+import { Tick } from '@/ui/Tick';
 
 interface Props {
   readonly areas: readonly Area[];
@@ -19,19 +20,15 @@ export function CoveredAreas({ areas, chosen, onChange }: Props) {
       </chakra.legend>
       <Flex gap="4" wrap="wrap">
         {offered.map((a) => (
-          <chakra.label key={a.id} display="flex" gap="2" alignItems="center" minH="32px">
-            <chakra.input
-              type="checkbox"
-              width="20px"
-              height="20px"
-              checked={chosen.includes(a.id)}
-              onChange={(e) =>
-                onChange(e.target.checked ? [...chosen, a.id] : chosen.filter((id) => id !== a.id))
-              }
-            />
+          <Tick
+            key={a.id}
+            checked={chosen.includes(a.id)}
+            onTick={(checked) =>
+              onChange(checked ? [...chosen, a.id] : chosen.filter((id) => id !== a.id))
+            }
+          >
             {a.name}
-            {a.bare ? ' (stays bare)' : ''}
-          </chakra.label>
+          </Tick>
         ))}
       </Flex>
       {chosen.length === 0 && (

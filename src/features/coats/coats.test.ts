@@ -4,26 +4,9 @@ import { type Coat, type Resin } from '@/records';
 import { checkWords } from './checkWords';
 import { coatName, defaultAreas, readCoat, type CoatDraft } from './model';
 import { readyPlan } from './readyPlan';
-import { filmChecksOf, ledgerOf, pieceViews, type CoatView, type PieceView } from '@/shop/coatView';
-import { demoView, METRIC, NOW, plain } from '@/features/test/shop';
-
-const shop = demoView();
-const views = pieceViews(shop, NOW);
-const onPiece = (name: string): PieceView => {
-  const view = views.find((v) => v.piece.name === name);
-  if (!view) throw new Error(name);
-  return view;
-};
-const coatOf = (piece: string, name: string): CoatView => {
-  const coat = onPiece(piece).coats.find((c) => c.coat.name === name);
-  if (!coat) throw new Error(`${piece}: ${name}`);
-  return coat;
-};
-const ledger = (view: CoatView, change: Partial<Coat> = {}) => {
-  const read = ledgerOf(view, change);
-  if (!read.ok) throw new Error(JSON.stringify(read.issues));
-  return read.value;
-};
+import { filmChecksOf, ledgerOf, type CoatView, type PieceView } from '@/shop/coatView';
+import { METRIC, plain } from '@/features/test/shop';
+import { coatOf, ledger, onPiece, shop, views } from './test/demo';
 
 describe('the form of a new coat', () => {
   const map = onPiece('Relief map');

@@ -1,8 +1,8 @@
 import type { CoatKind, EdgeKind } from '@/core/piece';
 import { asId, type Area } from '@/records';
 import { FieldReader } from '@/features/common/fieldReader';
-import { demoView, METRIC, NOW, plain, US } from '@/features/test/shop';
-import { pieceViews, type PieceView } from '@/shop/coatView';
+import { METRIC, plain, US } from '@/features/test/shop';
+import type { PieceView } from '@/shop/coatView';
 import { sharesText } from '@/features/common/shares';
 import { readColours } from './colours';
 import {
@@ -14,13 +14,7 @@ import {
   switchIntent,
 } from './intents';
 import { defaultAreas, usualDraft } from './model';
-
-const views = pieceViews(demoView(), NOW);
-const onPiece = (name: string): PieceView => {
-  const view = views.find((v) => v.piece.name === name);
-  if (!view) throw new Error(name);
-  return view;
-};
+import { onPiece } from './test/demo';
 
 describe('intentions as they are typed', () => {
   it.each([

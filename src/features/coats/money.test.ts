@@ -1,25 +1,6 @@
-import type { Coat } from '@/records';
 import { costOf, jobCost, leftOver, waitingFor } from './money';
-import { ledgerOf, pieceViews, type CoatView, type PieceView } from '@/shop/coatView';
-import { demoView, NOW } from '@/features/test/shop';
-
-const shop = demoView();
-const views = pieceViews(shop, NOW);
-const onPiece = (name: string): PieceView => {
-  const view = views.find((v) => v.piece.name === name);
-  if (!view) throw new Error(name);
-  return view;
-};
-const coatOf = (piece: string, name: string): CoatView => {
-  const coat = onPiece(piece).coats.find((c) => c.coat.name === name);
-  if (!coat) throw new Error(`${piece}: ${name}`);
-  return coat;
-};
-const ledger = (view: CoatView, change: Partial<Coat> = {}) => {
-  const read = ledgerOf(view, change);
-  if (!read.ok) throw new Error(JSON.stringify(read.issues));
-  return read.value;
-};
+import { NOW } from '@/features/test/shop';
+import { coatOf, ledger, onPiece, shop } from './test/demo';
 
 describe('cost and left-over', () => {
   const dome = coatOf('Lamp-room tray', 'Dome');

@@ -1,8 +1,8 @@
 'use client';
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { Button } from '@/ui/Button';
-import { focusRing } from '@/ui/touch';
+import { Tick } from '@/ui/Tick';
 
 export interface Tickable {
   readonly key: string;
@@ -32,21 +32,15 @@ export function TickTogether({ label, items, words, size, onNote, onLeave }: Pro
   return (
     <Box role="group" aria-label={label}>
       {items.map(({ key, label: name }) => (
-        <chakra.label key={key} display="flex" alignItems="center" gap="3" minH="44px">
-          <chakra.input
-            type="checkbox"
-            checked={taken.includes(key)}
-            onChange={() =>
-              setTaken(taken.includes(key) ? taken.filter((k) => k !== key) : [...taken, key])
-            }
-            width="22px"
-            height="22px"
-            flexShrink={0}
-            accentColor="ink"
-            _focusVisible={focusRing}
-          />
-          <span>{name}</span>
-        </chakra.label>
+        <Tick
+          key={key}
+          gap="3"
+          minH="44px"
+          checked={taken.includes(key)}
+          onTick={(checked) => setTaken(checked ? [...taken, key] : taken.filter((k) => k !== key))}
+        >
+          {name}
+        </Tick>
       ))}
       <Flex gap="3" my="1" wrap="wrap">
         <Button

@@ -1,5 +1,5 @@
 'use client';
-import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { useState } from 'react';
 import { grits, nearestGrit, READY_STEPS, type ReadyStep } from '@/core/prep';
 import { useAct } from '@/data/hooks';
@@ -10,6 +10,7 @@ import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
+import { Tick } from '@/ui/Tick';
 import { EMPTY_STEP, readOwn, type OwnDraft } from './ownDraft';
 import { OwnLists } from './OwnLists';
 
@@ -17,28 +18,6 @@ const GRITS = grits('P').map((g): [string, string] => {
   const cami = nearestGrit('P', g, 'CAMI');
   return [String(g), cami === null ? `P${g}` : `P${g} · CAMI ${cami}`];
 });
-
-interface CheckProps {
-  readonly label: string;
-  readonly checked: boolean;
-  readonly onToggle: () => void;
-}
-
-function Check({ label, checked, onToggle }: CheckProps) {
-  return (
-    <chakra.label display="flex" alignItems="center" gap="2" minH="38px" fontSize="sm">
-      <chakra.input
-        type="checkbox"
-        checked={checked}
-        onChange={onToggle}
-        width="20px"
-        height="20px"
-        accentColor="ink"
-      />
-      {label}
-    </chakra.label>
-  );
-}
 
 interface FieldProps {
   readonly draft: OwnDraft;
@@ -175,12 +154,14 @@ export function OwnStep({ view }: { view: PieceView }) {
         {draft.kind === 'sand' && <Grits draft={draft} errors={errors} onEdit={edit} />}
         <Flex role="group" aria-label="Areas of the step" gap="4" wrap="wrap">
           {areas.map((a) => (
-            <Check
+            <Tick
               key={a.id}
-              label={a.name}
+              fontSize="sm"
               checked={draft.areaIds.includes(a.id)}
-              onToggle={() => toggle(a.id)}
-            />
+              onTick={() => toggle(a.id)}
+            >
+              {a.name}
+            </Tick>
           ))}
         </Flex>
         {errors.areaIds && (
@@ -188,15 +169,11 @@ export function OwnStep({ view }: { view: PieceView }) {
             {errors.areaIds}
           </Box>
         )}
-        <Check
-          label={
-            draft.at === 'last'
-              ? 'Needed: the piece stays until then'
-              : 'Needed: holds the coat back'
-          }
-          checked={draft.needed}
-          onToggle={() => edit({ needed: !draft.needed })}
-        />
+        <Tick fontSize="sm" checked={draft.needed} onTick={() => edit({ needed: !draft.needed })}>
+          {draft.at === 'last'
+            ? 'Needed: the piece stays until then'
+            : 'Needed: holds the coat back'}
+        </Tick>
         <Button alignSelf="flex-start" onClick={() => void add()}>
           Add the step
         </Button>

@@ -12,6 +12,7 @@ import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { TextField } from '@/ui/TextField';
+import { Tick } from '@/ui/Tick';
 import { OpacityTrial } from './OpacityTrial';
 import { EMPTY_SWATCH, readSwatch, trialWords, type SwatchDraft } from './swatch';
 
@@ -62,17 +63,9 @@ function AddSwatch({ resin, onAdded }: { resin: Resin; onAdded: () => void }) {
         <Box flex="1 1 240px">
           <TextField label="Remark" {...field('remark')} />
         </Box>
-        <chakra.label display="inline-flex" gap="2" alignItems="center" minH="44px">
-          <chakra.input
-            type="checkbox"
-            width="20px"
-            height="20px"
-            accentColor="ink"
-            checked={draft.white}
-            onChange={(e) => setDraft({ ...draft, white: e.target.checked })}
-          />
+        <Tick minH="44px" checked={draft.white} onTick={(white) => setDraft({ ...draft, white })}>
           poured last, as white is
-        </chakra.label>
+        </Tick>
         <Button type="submit" variant="ink">
           Add this colour
         </Button>

@@ -4,6 +4,7 @@ import { SHAPE_KINDS } from '@/core/geometry';
 import { type Support, SUPPORTS } from '@/core/piece';
 import { SelectField } from '@/ui/SelectField';
 import { TextAreaField, TextField } from '@/ui/TextField';
+import { Tick } from '@/ui/Tick';
 import { PlaceFields, PlacesOfFace } from './PlaceFields';
 import { DrawingImport } from './DrawingImport';
 import { withSupport, type AreaDraft, type SurveyDraft } from './draft';
@@ -109,18 +110,13 @@ export function PieceFields() {
         </chakra.legend>
         <Flex gap="4" wrap="wrap">
           {USES.map(([key, label]) => (
-            <chakra.label key={key} display="flex" gap="2" alignItems="center" minH="32px">
-              <chakra.input
-                type="checkbox"
-                width="20px"
-                height="20px"
-                checked={draft.use[key]}
-                onChange={(e) =>
-                  edit((d) => ({ ...d, use: { ...d.use, [key]: e.target.checked } }))
-                }
-              />
+            <Tick
+              key={key}
+              checked={draft.use[key]}
+              onTick={(met) => edit((d) => ({ ...d, use: { ...d.use, [key]: met } }))}
+            >
               {label}
-            </chakra.label>
+            </Tick>
           ))}
         </Flex>
         {(draft.use.food || draft.use.hotCups) && (

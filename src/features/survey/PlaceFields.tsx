@@ -1,5 +1,5 @@
 'use client';
-import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
 import { bareIssues, measureShape, shapePath, shapeSides } from '@/core/geometry';
 import { BOUNDARIES, isWall } from '@/core/piece';
@@ -10,6 +10,7 @@ import { Button } from '@/ui/Button';
 import { Figure } from '@/ui/Figure';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
+import { Tick } from '@/ui/Tick';
 import { cutHere, holeAt, joinBack, joinsTo, setCut, stripLine } from './places';
 import { shapeNow } from './readShape';
 import { useSurvey } from './SurveyContext';
@@ -196,16 +197,9 @@ export function PlaceFields() {
         onChange={(e) => editArea({ name: e.target.value }, `area ${index} name`)}
         onBlur={rest}
       />
-      <chakra.label display="flex" gap="2" alignItems="center" minH="32px">
-        <chakra.input
-          type="checkbox"
-          width="20px"
-          height="20px"
-          checked={area.bare}
-          onChange={(e) => editArea({ bare: e.target.checked })}
-        />
+      <Tick checked={area.bare} onTick={(bare) => editArea({ bare })}>
         Stays bare: no coat goes on it
-      </chakra.label>
+      </Tick>
       {mine.map((cut) => {
         const key = (whole?.cuts ?? []).indexOf(cut);
         return (

@@ -1,5 +1,5 @@
 'use client';
-import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import {
   OLD_RESINS,
   OLD_STATES,
@@ -12,6 +12,7 @@ import { Button } from '@/ui/Button';
 import { WordMark } from '@/features/common/WordMark';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
+import { Tick } from '@/ui/Tick';
 import { DamageFields } from './DamageFields';
 import type { AreaDraft, ReliefDraft } from './draft';
 import { useSurvey } from './SurveyContext';
@@ -107,16 +108,9 @@ function OldResinFields() {
         {surface.resin.kind === 'UV resin' &&
           ' A tacky skin on UV resin is wiped off with alcohol, then sanded.'}
       </Box>
-      <chakra.label display="flex" gap="2" alignItems="center" minH="32px">
-        <chakra.input
-          type="checkbox"
-          width="20px"
-          height="20px"
-          checked={surface.sanded}
-          onChange={(e) => setSurface({ sanded: e.target.checked })}
-        />
+      <Tick checked={surface.sanded} onTick={(sanded) => setSurface({ sanded })}>
         Sanded all over
-      </chakra.label>
+      </Tick>
     </>
   );
 }

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Dialog, Grid, Portal } from '@chakra-ui/react';
+import { Box, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
 import { DEFECT_GUIDE } from '@/core/inspect';
 import type { DefectKind } from '@/core/piece';
@@ -7,6 +7,7 @@ import { useAct, useShop } from '@/data/hooks';
 import { noteDefect } from '@/data/repos/findings';
 import type { Coat, Defect, Piece } from '@/records';
 import { Button } from '@/ui/Button';
+import { DialogFrame } from '@/ui/DialogFrame';
 import { PlacePick } from './PlacePick';
 
 /** What raking light shows while it is wet, and what is done at once. Common practice, no source. */
@@ -85,54 +86,42 @@ export function FoundWet({
       >
         Look over …
       </Button>
-      <Dialog.Root open={open} onOpenChange={(e) => !e.open && close()} size="lg">
-        <Portal>
-          <Dialog.Backdrop />
-          <Dialog.Positioner>
-            <Dialog.Content>
-              <Dialog.Header>
-                <Dialog.Title fontSize="2xl">
-                  {found ? found[1] : asked ? `${asked[1]}: where?` : `What is on ${piece.name}?`}
-                </Dialog.Title>
-              </Dialog.Header>
-              <Dialog.Body>
-                {found ? (
-                  <Box fontSize="3xl" lineHeight="1.2" fontFamily="heading" fontWeight="600">
-                    {found[2]}
-                    <Box fontSize="md" fontWeight="400" color="ink2" mt="3">
-                      Noted as a finding of {coat.name}; it stands under Inspect until it is put
-                      right.
-                    </Box>
-                  </Box>
-                ) : asked ? (
-                  <PlacePick
-                    areas={areas.filter((a) => coat.areaIds.includes(a.id))}
-                    onPicked={(at) => void note(asked, at)}
-                  />
-                ) : (
-                  <WhatIsSeen
-                    onClean={() => {
-                      close();
-                      onClean();
-                    }}
-                    onSeen={setAsked}
-                  />
-                )}
-              </Dialog.Body>
-              <Dialog.Footer>
-                <Button
-                  minH="64px"
-                  fontSize="lg"
-                  variant={found ? 'ink' : 'outline'}
-                  onClick={close}
-                >
-                  {found ? 'Done' : 'Not now'}
-                </Button>
-              </Dialog.Footer>
-            </Dialog.Content>
-          </Dialog.Positioner>
-        </Portal>
-      </Dialog.Root>
+      <DialogFrame
+        open={open}
+        title={
+          <Box as="span" fontSize="2xl">
+            {found ? found[1] : asked ? `${asked[1]}: where?` : `What is on ${piece.name}?`}
+          </Box>
+        }
+        onClose={close}
+        footer={
+          <Button minH="64px" fontSize="lg" variant={found ? 'ink' : 'outline'} onClick={close}>
+            {found ? 'Done' : 'Not now'}
+          </Button>
+        }
+      >
+        {found ? (
+          <Box fontSize="3xl" lineHeight="1.2" fontFamily="heading" fontWeight="600">
+            {found[2]}
+            <Box fontSize="md" fontWeight="400" color="ink2" mt="3">
+              Noted as a finding of {coat.name}; it stands under Inspect until it is put right.
+            </Box>
+          </Box>
+        ) : asked ? (
+          <PlacePick
+            areas={areas.filter((a) => coat.areaIds.includes(a.id))}
+            onPicked={(at) => void note(asked, at)}
+          />
+        ) : (
+          <WhatIsSeen
+            onClean={() => {
+              close();
+              onClean();
+            }}
+            onSeen={setAsked}
+          />
+        )}
+      </DialogFrame>
     </>
   );
 }

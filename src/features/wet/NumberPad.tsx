@@ -1,7 +1,8 @@
 'use client';
-import { Box, Dialog, Grid, Portal } from '@chakra-ui/react';
+import { Box, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Button } from '@/ui/Button';
+import { DialogFrame } from '@/ui/DialogFrame';
 import { Figure } from '@/ui/Figure';
 import { useKey } from './useKey';
 
@@ -43,41 +44,34 @@ export function NumberPad({ title, unit, onTold, onCancel }: Props) {
   const value = Number(text);
   const told = text !== '' && value > 0;
   return (
-    <Dialog.Root open onOpenChange={(e) => !e.open && onCancel()}>
-      <Portal>
-        <Dialog.Backdrop />
-        <Dialog.Positioner>
-          <Dialog.Content>
-            <Dialog.Header>
-              <Dialog.Title>{title}</Dialog.Title>
-            </Dialog.Header>
-            <Dialog.Body>
-              <Box role="status" fontSize="4xl" fontWeight="600" minH="64px">
-                <Figure>{text === '' ? '–' : text}</Figure> {unit}
-              </Box>
-              <Grid templateColumns="repeat(3, 1fr)" gap="2">
-                {KEYS.map((key) => (
-                  <PadKey key={key} name={key} onPress={() => setText(padAfter(text, key))} />
-                ))}
-              </Grid>
-            </Dialog.Body>
-            <Dialog.Footer>
-              <Button minH="64px" fontSize="lg" onClick={onCancel}>
-                Not now
-              </Button>
-              <Button
-                minH="64px"
-                fontSize="lg"
-                variant="ink"
-                disabled={!told}
-                onClick={() => onTold(value)}
-              >
-                Take it
-              </Button>
-            </Dialog.Footer>
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+    <DialogFrame
+      title={title}
+      onClose={onCancel}
+      footer={
+        <>
+          <Button minH="64px" fontSize="lg" onClick={onCancel}>
+            Not now
+          </Button>
+          <Button
+            minH="64px"
+            fontSize="lg"
+            variant="ink"
+            disabled={!told}
+            onClick={() => onTold(value)}
+          >
+            Take it
+          </Button>
+        </>
+      }
+    >
+      <Box role="status" fontSize="4xl" fontWeight="600" minH="64px">
+        <Figure>{text === '' ? '–' : text}</Figure> {unit}
+      </Box>
+      <Grid templateColumns="repeat(3, 1fr)" gap="2">
+        {KEYS.map((key) => (
+          <PadKey key={key} name={key} onPress={() => setText(padAfter(text, key))} />
+        ))}
+      </Grid>
+    </DialogFrame>
   );
 }

@@ -1,7 +1,8 @@
 'use client';
-import { Box, Dialog, Heading, Portal } from '@chakra-ui/react';
+import { Box, Heading } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Button } from '@/ui/Button';
+import { DialogFrame } from '@/ui/DialogFrame';
 import { TextField } from '@/ui/TextField';
 import { searchTerms } from '@/features/common/glossary';
 import { KEYS, placeHelp } from './places';
@@ -29,51 +30,36 @@ export function HelpDialog({ pathname, onClose }: { pathname: string; onClose: (
   const [search, setSearch] = useState('');
   const terms = searchTerms(search);
   return (
-    <Dialog.Root open onOpenChange={(e) => !e.open && onClose()}>
-      <Portal>
-        <Dialog.Backdrop />
-        <Dialog.Positioner>
-          <Dialog.Content width="760px">
-            <Dialog.Header>
-              <Dialog.Title>Help</Dialog.Title>
-            </Dialog.Header>
-            <Dialog.Body>
-              <Box fontSize="lg" mb="4">
-                {placeHelp(pathname)}
-              </Box>
-              <TextField
-                label="A word"
-                hint="For example: recoat window"
-                value={search}
-                onChange={(e) => setSearch(e.target.value)}
-              />
-              <Box
-                maxH="36vh"
-                overflowY="auto"
-                tabIndex={0}
-                aria-label="Words"
-                role="region"
-                mt="2"
-              >
-                {terms.length === 0 ? (
-                  <Box color="ink2">No word here holds that.</Box>
-                ) : (
-                  <Pairs label="Words" pairs={terms.map((t) => [t.word, t.means] as const)} />
-                )}
-              </Box>
-              <Heading as="h3" fontSize="lg" mt="4" mb="1">
-                Keys
-              </Heading>
-              <Pairs label="Keys" pairs={KEYS} />
-            </Dialog.Body>
-            <Dialog.Footer>
-              <Button variant="ink" onClick={onClose}>
-                Close
-              </Button>
-            </Dialog.Footer>
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+    <DialogFrame
+      title="Help"
+      width="760px"
+      onClose={onClose}
+      footer={
+        <Button variant="ink" onClick={onClose}>
+          Close
+        </Button>
+      }
+    >
+      <Box fontSize="lg" mb="4">
+        {placeHelp(pathname)}
+      </Box>
+      <TextField
+        label="A word"
+        hint="For example: recoat window"
+        value={search}
+        onChange={(e) => setSearch(e.target.value)}
+      />
+      <Box maxH="36vh" overflowY="auto" tabIndex={0} aria-label="Words" role="region" mt="2">
+        {terms.length === 0 ? (
+          <Box color="ink2">No word here holds that.</Box>
+        ) : (
+          <Pairs label="Words" pairs={terms.map((t) => [t.word, t.means] as const)} />
+        )}
+      </Box>
+      <Heading as="h3" fontSize="lg" mt="4" mb="1">
+        Keys
+      </Heading>
+      <Pairs label="Keys" pairs={KEYS} />
+    </DialogFrame>
   );
 }

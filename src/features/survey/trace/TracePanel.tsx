@@ -1,11 +1,13 @@
 'use client';
 import { newId } from '@/records';
-import { Box, chakra, Dialog, Flex, Grid, Portal } from '@chakra-ui/react';
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import { isConvex, sortCorners } from '@/core/trace';
 import { Button } from '@/ui/Button';
+import { DialogFrame } from '@/ui/DialogFrame';
 import { FieldRow } from '@/ui/FieldRow';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
+import { Tick } from '@/ui/Tick';
 import { useSurvey } from '../SurveyContext';
 import { Found } from './Found';
 import { PhotoStage, scaleOf } from './PhotoStage';
@@ -92,16 +94,9 @@ function Steps({ state }: { state: ReturnType<typeof useTrace> }) {
         {...field('over')}
       />
       <MarkButtons state={state} />
-      <chakra.label display="flex" gap="2" alignItems="center" fontSize="sm">
-        <chakra.input
-          type="checkbox"
-          width="20px"
-          height="20px"
-          checked={draft.keepSize}
-          onChange={(e) => change({ keepSize: e.target.checked })}
-        />
+      <Tick fontSize="sm" checked={draft.keepSize} onTick={(keepSize) => change({ keepSize })}>
         Keep the photo at its full size
-      </chakra.label>
+      </Tick>
       {share === null ? (
         <Button variant="ink" disabled={!photo} onClick={() => void trace()}>
           4 · Find the edge
@@ -153,51 +148,45 @@ export function TracePanel({ onClose }: { onClose: () => void }) {
     onClose();
   };
   return (
-    <Dialog.Root open onOpenChange={(e) => !e.open && onClose()} closeOnInteractOutside={false}>
-      <Portal>
-        <Dialog.Backdrop />
-        <Dialog.Positioner>
-          <Dialog.Content css={{ width: '1140px' }}>
-            <Dialog.Header>
-              <Dialog.Title>Trace a photo</Dialog.Title>
-            </Dialog.Header>
-            <Dialog.Body>
-              <Grid templateColumns={{ base: '1fr', md: 'minmax(0, 1fr) 320px' }} gap="5">
-                <Box
-                  bg="paper"
-                  minH="300px"
-                  display="grid"
-                  placeItems="center"
-                  borderWidth="1px"
-                  borderColor="line"
-                >
-                  {photo ? (
-                    <PhotoStage
-                      photo={photo}
-                      draft={draft}
-                      traced={answer?.traced ?? null}
-                      onDraft={change}
-                    />
-                  ) : (
-                    <Box color="ink2" px="8" textAlign="center">
-                      Lay a sheet of paper flat beside the piece, level with its face if you can,
-                      and take a picture from above. Its four corners give the scale and take the
-                      slant out.
-                    </Box>
-                  )}
-                </Box>
-                <Steps state={state} />
-              </Grid>
-            </Dialog.Body>
-            <Dialog.Footer>
-              <Button onClick={onClose}>Leave it</Button>
-              <Button variant="ink" disabled={!answer} onClick={use}>
-                Use this outline
-              </Button>
-            </Dialog.Footer>
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+    <DialogFrame
+      stays
+      title="Trace a photo"
+      width="1140px"
+      onClose={onClose}
+      footer={
+        <>
+          <Button onClick={onClose}>Leave it</Button>
+          <Button variant="ink" disabled={!answer} onClick={use}>
+            Use this outline
+          </Button>
+        </>
+      }
+    >
+      <Grid templateColumns={{ base: '1fr', md: 'minmax(0, 1fr) 320px' }} gap="5">
+        <Box
+          bg="paper"
+          minH="300px"
+          display="grid"
+          placeItems="center"
+          borderWidth="1px"
+          borderColor="line"
+        >
+          {photo ? (
+            <PhotoStage
+              photo={photo}
+              draft={draft}
+              traced={answer?.traced ?? null}
+              onDraft={change}
+            />
+          ) : (
+            <Box color="ink2" px="8" textAlign="center">
+              Lay a sheet of paper flat beside the piece, level with its face if you can, and take a
+              picture from above. Its four corners give the scale and take the slant out.
+            </Box>
+          )}
+        </Box>
+        <Steps state={state} />
+      </Grid>
+    </DialogFrame>
   );
 }
