@@ -40,12 +40,12 @@ export const HAND_SPOT = { className: 'bm-hand-spot', fill: 'transparent', r: 16
 /** What every place does for a finger. */
 export const FINGER_EVERYWHERE = {
   '@media (pointer: coarse)': {
-    'main summary': { minHeight: '44px !important', paddingBlock: '10px' },
-    'main label:has(> input[type=checkbox])': { minHeight: '44px !important' },
-    'main input:not([type=checkbox], [type=radio]), main select': {
+    summary: { minHeight: '44px !important', paddingBlock: '10px' },
+    'label:has(> input[type=checkbox])': { minHeight: '44px !important' },
+    'input:not([type=checkbox], [type=radio]), select': {
       minHeight: '44px !important',
     },
-    'main input[type=file]': { paddingBlock: '8px' },
+    'input[type=file]': { paddingBlock: '8px' },
     [`.${HAND_LINE.className}`]: { strokeWidth: '44px', vectorEffect: 'non-scaling-stroke' },
     [`.${HAND_SPOT.className}`]: { r: '22px' },
   },

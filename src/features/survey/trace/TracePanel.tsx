@@ -21,29 +21,31 @@ function MarkButtons({ state }: { state: ReturnType<typeof useTrace> }) {
   return (
     <Box fontSize="sm">
       <strong>3 · Marks.</strong> Drag 1 to 4 to the sheet’s corners, going round from its top left;
-      “in” onto the piece.{' '}
-      <Button
-        size="sm"
-        disabled={!photo || draft.outside.length >= 6}
-        onClick={() =>
-          photo &&
-          change({ outside: [...draft.outside, [photo.widthPx / 2, photo.heightPx * 0.08]] })
-        }
-      >
-        Add an “outside” mark
-      </Button>{' '}
-      <Button
-        size="sm"
-        disabled={!photo || draft.places.length >= 6}
-        onClick={() =>
-          photo &&
-          change({
-            places: [...draft.places, [draft.inside[0], draft.inside[1] + 60 / scaleOf(photo)]],
-          })
-        }
-      >
-        Add a “part” mark
-      </Button>
+      “in” onto the piece.
+      <Flex gap="2" my="2" wrap="wrap">
+        <Button
+          size="sm"
+          disabled={!photo || draft.outside.length >= 6}
+          onClick={() =>
+            photo &&
+            change({ outside: [...draft.outside, [photo.widthPx / 2, photo.heightPx * 0.08]] })
+          }
+        >
+          Add an “outside” mark
+        </Button>
+        <Button
+          size="sm"
+          disabled={!photo || draft.places.length >= 6}
+          onClick={() =>
+            photo &&
+            change({
+              places: [...draft.places, [draft.inside[0], draft.inside[1] + 60 / scaleOf(photo)]],
+            })
+          }
+        >
+          Add a “part” mark
+        </Button>
+      </Flex>
       <Box color="ink2" mt="1">
         A “part” mark goes onto a part of the face with its own colour, paste or a shore: its
         boundary is found too, and it becomes a place.
