@@ -21,15 +21,16 @@ test('a photo is traced end to end: marks by mouse and keys, cancelled, found, u
   await expect(file).toHaveAccessibleDescription(/not a picture that the browser can read/);
   await file.setInputFiles({ name: 'table.png', mimeType: 'image/png', buffer: Buffer.from(png) });
   const stage = dialog.getByRole('group', { name: 'Photo with marks' });
-  const box = await stage.boundingBox();
-  if (!box) throw new Error('no photo');
-  const scale = box.width / width;
   const drag = async (name: RegExp, [x, y]: readonly [number, number]) => {
     const mark = dialog.getByRole('button', { name });
     const at = await mark.evaluate((g) => {
       const matrix = (g as unknown as SVGGElement).getScreenCTM();
       return [matrix?.e ?? 0, matrix?.f ?? 0] as const;
     });
+    // What is told beside the photo may have moved it.
+    const box = await stage.boundingBox();
+    if (!box) throw new Error('no photo');
+    const scale = box.width / width;
     await page.mouse.move(at[0], at[1]);
     await page.mouse.down();
     await page.mouse.move(box.x + x * scale, box.y + y * scale, { steps: 3 });

@@ -22,7 +22,7 @@ function MarkButtons({ state }: { state: ReturnType<typeof useTrace> }) {
     <Box fontSize="sm">
       <strong>3 · Marks.</strong> Drag 1 to 4 to the sheet’s corners, going round from its top left;
       “in” onto the piece.
-      <Flex gap="2" my="2" wrap="wrap">
+      <Flex gap="2" mt="1" wrap="wrap">
         <Button
           size="sm"
           disabled={!photo || draft.outside.length >= 6}
@@ -96,7 +96,12 @@ function Steps({ state }: { state: ReturnType<typeof useTrace> }) {
         {...field('over')}
       />
       <MarkButtons state={state} />
-      <Tick fontSize="sm" checked={draft.keepSize} onTick={(keepSize) => change({ keepSize })}>
+      <Tick
+        minH="24px"
+        fontSize="sm"
+        checked={draft.keepSize}
+        onTick={(keepSize) => change({ keepSize })}
+      >
         Keep the photo at its full size
       </Tick>
       {share === null ? (
