@@ -23,7 +23,7 @@ export const FINGER_LINES = {
 
 /** The same for a list whose lines begin with a link. */
 export const FINGER_LIST = {
-  '@media (pointer: coarse)': { '& li': { paddingBlock: '10px' }, '& a': { paddingBlock: '14px' } },
+  '@media (pointer: coarse)': { '& a': { display: 'inline-block', paddingBlock: '13px' } },
 } as const;
 
 /** A line in a drawing that is taken hold of: the unseen stroke round it, in pixels of the screen. */
