@@ -37,7 +37,7 @@ export const HAND_LINE = {
 /** The unseen disc round a point in a drawing that is dragged. */
 export const HAND_SPOT = { className: 'bm-hand-spot', fill: 'transparent', r: 16 } as const;
 
-/** What every place does for a finger. */
+/** What every place does for a finger; said with force, as what is said for all gives way to a size of its own. */
 export const FINGER_EVERYWHERE = {
   '@media (pointer: coarse)': {
     summary: { minHeight: '44px !important', paddingBlock: '10px' },

@@ -9,8 +9,8 @@ import { Explained } from '@/features/common/Explained';
 import { useFormat } from '@/features/common/useFormat';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
-import { costOf, jobCost, leftOver, waitingFor } from './money';
 import { FINGER_LIST } from '@/ui/touch';
+import { costOf, jobCost, leftOver, waitingFor } from './money';
 
 interface Props {
   readonly view: PieceView;

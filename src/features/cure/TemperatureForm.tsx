@@ -13,8 +13,8 @@ import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import { readTemperature, roomSince, type TemperatureDraft } from './model';
 import { FINGER_LINES } from '@/ui/touch';
+import { readTemperature, roomSince, type TemperatureDraft } from './model';
 
 /** The room as it was and is: a new reading moves every clock of the shop. */
 export function TemperatureForm({ view, nowMs }: { view: CoatView; nowMs: number }) {

@@ -10,8 +10,8 @@ import { clockText } from '@/features/common/clockText';
 import type { PieceView } from '@/shop/coatView';
 import type { Unfinished } from '@/shop/leaving';
 import { Button } from '@/ui/Button';
-import { FINISH_WORDS, leavingWords } from './words';
 import { FINGER_LIST } from '@/ui/touch';
+import { FINISH_WORDS, leavingWords } from './words';
 
 interface Props {
   readonly view: PieceView;

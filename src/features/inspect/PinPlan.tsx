@@ -5,8 +5,8 @@ import { edgeKindsOf, type Area, type Defect } from '@/records';
 import { inBox, planBox, PlanPad } from '@/features/common/PlanPad';
 import { findingState } from '@/shop/findings';
 import { Button } from '@/ui/Button';
-import { DefectGlyph } from './DefectGlyph';
 import { FINGER_ROUND } from '@/ui/touch';
+import { DefectGlyph } from './DefectGlyph';
 import { useViewportWidth } from '@/ui/useWidth';
 
 type At = NonNullable<Defect['at']>;
@@ -69,7 +69,6 @@ export function PinPlan({ areas, area, onArea, fill, ...props }: Props) {
           d.at?.areaId === area.id ? (
             <Button
               key={d.id}
-              position="absolute"
               css={{ ...FINGER_ROUND, position: 'absolute' }}
               {...place(d.at.point)}
               minW={`${PIN}px`}

@@ -13,8 +13,8 @@ import { ConfirmDialog } from '@/ui/ConfirmDialog';
 import { Figure } from '@/ui/Figure';
 import { Panel } from '@/ui/Panel';
 import { TextField } from '@/ui/TextField';
-import { EMPTY_LOT, readLot, type LotDraft } from './lot';
 import { FINGER_LINES } from '@/ui/touch';
+import { EMPTY_LOT, readLot, type LotDraft } from './lot';
 
 /** New bottles, sealed until they are opened or mixed from. */
 function AddLot({ resin, onAdded }: { resin: Resin; onAdded: () => void }) {

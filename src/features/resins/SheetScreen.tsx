@@ -15,6 +15,7 @@ import { useFormat } from '@/features/common/useFormat';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 import { TextAreaField, TextField } from '@/ui/TextField';
+import { FINGER } from '@/ui/touch';
 import {
   draftOfResin,
   readSheet,
@@ -30,7 +31,6 @@ import { LabelForm } from './LabelForm';
 import { RatioTruth } from './RatioTruth';
 import { SheetFields } from './SheetFields';
 import { SwatchPanel } from './SwatchPanel';
-import { FINGER } from '@/ui/touch';
 
 const WindowsChart = dynamic(() => import('./WindowsChart').then((m) => m.WindowsChart), {
   ssr: false,

@@ -6,9 +6,9 @@ import { useAct } from '@/data/hooks';
 import { doTasks } from '@/data/repos/prep';
 import { TickTogether } from '@/features/common/TickTogether';
 import { Button } from '@/ui/Button';
+import { FINGER_LINES } from '@/ui/touch';
 import type { PieceAt } from '@/shop/instant';
 import { gathered, type Gathered } from './gathered';
-import { FINGER_LINES } from '@/ui/touch';
 
 /** One step on several pieces: which of them it was done on, noted in one act. */
 function Round({ round }: { round: Gathered }) {

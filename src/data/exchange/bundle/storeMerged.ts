@@ -96,10 +96,10 @@ export const storeMerged = (
     if (!isStill(mine, stored)) return null;
     transaction.replacingShop = true;
     await writeChanges(db, changes, also.step);
+    await finish(db.settings, also);
     await db.log.add(entryOf(bundle, rows.log, context));
     const shares = mine.shares as unknown as readonly Share[];
     await db.shares.bulkDelete([...forgotten(shares)]);
     await db.shares.put(shareOf(bundle, 'in', context.nowMs));
-    await finish(db.settings, also);
     return rowsOf(changes);
   });

@@ -2,13 +2,13 @@
 import { shapePath, shapeSides, type Point } from '@/core/geometry';
 import { EDGE_STROKE } from '@/features/common/Outline';
 import { SvgText } from '@/ui/SvgText';
+import { HAND_LINE } from '@/ui/touch';
 import { fitEdges, sideCount, type AreaDraft } from '../draft';
 import { shapeNow } from '../readShape';
 import { useSurvey } from '../SurveyContext';
 import { edgeName } from '../words';
 import { pathD } from './pathD';
 import { usePlan, type Chosen } from './planView';
-import { HAND_LINE } from '@/ui/touch';
 
 interface EdgesProps {
   readonly area: AreaDraft;
