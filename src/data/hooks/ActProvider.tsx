@@ -55,7 +55,7 @@ const ActContext = createContext<ActState | null>(null);
 
 /** The one act that brings data that is nobody's own. */
 export const LOAD_DEMO = 'load the demo shop';
-/** The same act with the same data within this time of the one before is a double tap: it is stored once. */
+/** The same act with the same data at the same place within this time of the one before is a double tap: stored once. */
 const DOUBLE_MS = 700;
 
 /** The first screen stands for this long before what checks rows is fetched, unless a hand comes first, ms. */
@@ -63,6 +63,8 @@ const VALIDATION_MS = 2000;
 
 interface Done {
   readonly action: string;
+  /** Where it was done: the same choice for another piece is another act. */
+  readonly place: string;
   readonly kept: unknown;
   readonly outcome: Promise<Outcome<unknown>>;
   /** Until then the same act is the same tap; Infinity while it is under way, 0 when it failed. */
@@ -117,10 +119,12 @@ export function ActProvider({ children }: { children: ReactNode }) {
     (action, work, kept = null) => {
       const before = last.current;
       type Same = ReturnType<typeof run<Awaited<ReturnType<typeof work>>>>;
-      const same = kept !== null && before?.action === action && equal(before.kept, kept);
+      const place = window.location.pathname;
+      const asBefore = before?.action === action && before.place === place;
+      const same = kept !== null && asBefore && equal(before.kept, kept);
       if (same && Date.now() < before.untilMs) return before.outcome as Same;
       const outcome = run(action, work, kept);
-      const done: Done = { action, kept, outcome, untilMs: Infinity };
+      const done: Done = { action, place, kept, outcome, untilMs: Infinity };
       last.current = done;
       void outcome.then(({ ok }) => (done.untilMs = ok ? Date.now() + DOUBLE_MS : 0));
       return outcome;

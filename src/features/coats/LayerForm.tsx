@@ -109,7 +109,10 @@ export function LayerForm({ view, layer, kept, store, onDone: close }: Props) {
     if (!read) return;
     const told = { ...read, areaIds: read.areaIds.map((id) => asId<'area'>(id)) };
     const outcome = layer
-      ? await act(`change ${told.name}`, (db, c) => changeLayer(db, c, layer.id, told), told)
+      ? await act(`change ${told.name}`, (db, c) => changeLayer(db, c, layer.id, told), {
+          id: layer.id,
+          told,
+        })
       : await act(
           `add ${told.name}`,
           (db, c) =>

@@ -32,7 +32,7 @@ export function LookGuide({ view }: { view: PieceView }) {
     const { ok } = await act(
       'note that it looks clean',
       (db, c) => noteCleanLook(db, c, view.piece.id, coatId, looks),
-      { pieceId: view.piece.id, looks },
+      { pieceId: view.piece.id, coatId, looks },
     );
     if (ok) {
       setDone(new Set());

@@ -62,7 +62,7 @@ export function OwnLists({ view }: { view: PieceView }) {
     const done = await act(
       `keep the list “${name.trim()}”`,
       (db, c) => keepTemplate(db, c, piece.id, name.trim()),
-      { name },
+      { id: piece.id, name },
     );
     if (done.ok) setName('');
   };

@@ -29,7 +29,7 @@ export function Schools({ piece }: { piece: Piece }) {
     void act(
       'choose the schools of this piece',
       (db, c) => choosePieceSchools(db, c, piece.id, prep),
-      prep,
+      { id: piece.id, prep },
     );
   };
   return (

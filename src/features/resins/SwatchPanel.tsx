@@ -99,7 +99,7 @@ function TrySwatch({
     const outcome = await act(
       `note the trial of ${swatch.name}`,
       (db, c) => trySwatch(db, c, swatch.id, trial),
-      trial,
+      { id: swatch.id, trial },
     );
     if (outcome.ok) onTried();
   };
