@@ -41,12 +41,17 @@ export const test = base.extend<Fixtures>({
 
 export { expect };
 
-/** Opens a page of the demo shop. */
+/** Opens a page of the demo shop, and waits until the demo stands. */
 export async function openDemo(page: Page, path = '/'): Promise<void> {
-  await page.goto('/?shop=demo');
+  // A form begun with the empty shop's settings would hold the demo's for somebody else's change.
+  const late = path === '/settings';
+  await page.goto(`${late ? '/' : path}?shop=demo`);
+  const strip = page.getByRole('region', { name: 'Bench strip' });
+  await expect(strip.getByRole('link', { name: /^Relief map.*mask past its limit/ })).toBeVisible();
+  if (late) await page.goto(path);
+  if (path !== '/') return;
   await expect(page.getByRole('heading', { name: 'Next, in order' })).toBeVisible();
   await expect(page.getByRole('link', { name: /Flood 2, Viaduct/ })).toBeVisible();
-  if (path !== '/') await page.goto(path);
 }
 
 /** Opens a demo piece at one of its stages by clicking through. */

@@ -16,8 +16,8 @@ import {
 const shown = (page: Page) => page.getByTestId('live-weight');
 const grams = async (of: Locator) => Number.parseFloat(await of.innerText());
 
-/** Between two looks at the scale while a hand pours, ms. */
-const POUR_MS = 150;
+/** The stream is let go so long before what is wanted, g: it runs on until the scale has told. */
+const AHEAD_G = 15;
 
 /** The simulated hand pours until the scale shows so much, and waits until it is steady. */
 async function pourTo(page: Page, atLeast: number): Promise<void> {
@@ -27,11 +27,17 @@ async function pourTo(page: Page, atLeast: number): Promise<void> {
     // It waits until the key stands still: what is said above it moves it.
     await key.getByRole('button', { name, exact: true }).hover();
     await page.mouse.down();
-    for (let i = 0; i < 2000 && (await grams(shown(page))) < until; i += 1)
-      await page.clock.runFor(POUR_MS);
+    await page.waitForFunction(
+      (g) =>
+        Number.parseFloat(
+          document.querySelector('[data-testid="live-weight"]')?.textContent ?? '',
+        ) >= g,
+      until,
+      { polling: 50 },
+    );
     await page.mouse.up();
   };
-  await hold('Pour', atLeast - 6);
+  await hold('Pour', atLeast - AHEAD_G);
   await hold('Drip', atLeast);
   await expect(page.getByText(/· steady · simulated scale/)).toBeVisible();
 }

@@ -97,9 +97,9 @@ export const lintConfig = (root) =>
     {
       files: ['**/*.{ts,tsx}'],
       languageOptions: {
-        parserOptions: { projectService: true, tsconfigRootDir: root },
+        parserOptions: { project: ['./tsconfig.json'], tsconfigRootDir: root },
       },
-      plugins: { 'import-x': importX, 'react-hooks': reactHooks },
+      plugins: { 'import-x': importX },
       settings: {
         'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
         'import-x/extensions': ['.ts', '.tsx', '.mjs', '.js'],
@@ -108,7 +108,6 @@ export const lintConfig = (root) =>
         ],
       },
       rules: {
-        ...reactHooks.configs.recommended.rules,
         'import-x/no-restricted-paths': ['error', { zones: zonesOf(root) }],
         'import-x/no-cycle': ['error', { ignoreExternal: true }],
         'import-x/no-default-export': 'error',
@@ -125,6 +124,13 @@ export const lintConfig = (root) =>
         'no-console': 'error',
         'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
       },
+    },
+    {
+      // Where components and hooks stand: its rules read each file a second time.
+      files: ['src/{app,features,ui}/**/*.{ts,tsx}', 'src/data/hooks/**'],
+      ignores: ['**/*.test.ts'],
+      plugins: { 'react-hooks': reactHooks },
+      rules: reactHooks.configs.recommended.rules,
     },
     {
       files: ['src/core/**/*.ts'],

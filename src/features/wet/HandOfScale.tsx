@@ -3,8 +3,8 @@ import type { SimulatedScale } from '@/devices/scale';
 import { Button } from '@/ui/Button';
 
 /** How fast the simulated hand pours, kg/s: in a stream, and in drops. */
-const STREAM_KG_S = 0.02;
-const DROPS_KG_S = 0.002;
+const STREAM_KG_S = 0.05;
+const DROPS_KG_S = 0.004;
 /** An invented empty cup, kg. */
 const CUP_KG = 0.0124;
 
