@@ -1,4 +1,5 @@
 import { FINGER, FINGER_EVERYWHERE, TOUCH, focusRing } from './touch';
+import { quickSystem } from './quickSystem';
 import {
   createSystem,
   defaultBaseConfig,
@@ -191,4 +192,4 @@ const config = defineConfig({
   },
 });
 
-export const system = createSystem(defaultBaseConfig, config);
+export const system = quickSystem(createSystem(defaultBaseConfig, config));

@@ -14,6 +14,9 @@ interface Offline {
 /** How often a page that stays open asks whether there is a new version, ms. */
 const ASK_MS = 30 * 60_000;
 
+/** What somebody came for is shown first; keeping all of Bilamina takes both cores for a second or two, ms. */
+const LATER_MS = 4000;
+
 /** Keeps Bilamina on this machine, so that it opens without its server, and hears of new versions. */
 export function useOffline(): Offline {
   const [waiting, setWaiting] = useState<Serwist | null>(null);
@@ -22,9 +25,13 @@ export function useOffline(): Offline {
     const worker = new Serwist('/offline/sw.js', { scope: '/' });
     worker.addEventListener('waiting', () => setWaiting(worker));
     // A browser that keeps nothing (a private window, a policy) works as before, with its server.
-    worker.register({ immediate: true }).catch(() => undefined);
+    const begin = () => void worker.register({ immediate: true }).catch(() => undefined);
+    const first = setTimeout(begin, LATER_MS);
     const timer = setInterval(() => void worker.update().catch(() => undefined), ASK_MS);
-    return () => clearInterval(timer);
+    return () => {
+      clearTimeout(first);
+      clearInterval(timer);
+    };
   }, []);
   const [taking, setTaking] = useState(false);
   const take = () => {
