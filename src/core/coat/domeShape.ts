@@ -119,7 +119,7 @@ export function domeShape(shape: Shape, walls: readonly boolean[] = []): DomeSha
   const bare = cuts ? holes.map(refined) : holes;
   const bySide = sideTurns(sides, shape.kind === 'regularPolygon' ? 0 : undefined);
   // Holes well inside take nothing of the outline.
-  const free = middlesOf(sides, (m) => !cuts || !bare.some((hole) => insideRing(m, hole)));
+  const free = middlesOf(sides, (m) => !cuts || !holes.some((hole) => insideRing(m, hole)));
   const isRim = bySide.flatMap((pieces, i) => pieces.map(() => walls[i] !== true));
   const outer = runsOf(
     // A wall’s own corners are read off the piece before it, so all pieces stay.
