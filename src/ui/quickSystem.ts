@@ -3,17 +3,32 @@ import type { SystemContext } from '@chakra-ui/react';
 /** So many styles are remembered; then it begins anew, for what is dragged makes new ones all the time. */
 const MOST = 4000;
 
+/** What a function says, remembered by its arguments; styles are plain data. */
+function remembered<A extends readonly unknown[], R>(say: (...args: A) => R): (...args: A) => R {
+  const said = new Map<string, R>();
+  return (...args) => {
+    const key = JSON.stringify(args);
+    const known = said.get(key) ?? say(...args);
+    if (said.size >= MOST) said.clear();
+    said.set(key, known);
+    return known;
+  };
+}
+
 /**
  * A system that works out each style once. By itself it makes the recipe of every element anew each time the element is
- * drawn, and names what it remembers by a walk through all its words: half the time of a drawing went there.
+ * drawn, and names what it remembers by a walk through all its words: a sixth of a tap went there.
  */
 export function quickSystem(system: SystemContext): SystemContext {
   const recipes = new WeakMap<object, ReturnType<SystemContext['cva']>>();
   const cva = ((config) => {
     if (!config) return system.cva(config);
-    const known = recipes.get(config) ?? system.cva(config);
-    recipes.set(config, known);
-    return known;
+    const before = recipes.get(config);
+    if (before) return before;
+    const recipe = system.cva(config);
+    const made = Object.assign(remembered(recipe), recipe);
+    recipes.set(config, made);
+    return made;
   }) as SystemContext['cva'];
 
   const properties = new Map<string, boolean>();
@@ -23,14 +38,5 @@ export function quickSystem(system: SystemContext): SystemContext {
     return known;
   };
 
-  const styles = new Map<string, ReturnType<SystemContext['css']>>();
-  const css: SystemContext['css'] = (...parts) => {
-    const key = JSON.stringify(parts);
-    const known = styles.get(key) ?? system.css(...parts);
-    if (styles.size >= MOST) styles.clear();
-    styles.set(key, known);
-    return known;
-  };
-
-  return { ...system, cva, isValidProperty, css };
+  return { ...system, cva, isValidProperty, css: remembered(system.css) };
 }
