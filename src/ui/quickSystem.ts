@@ -8,10 +8,12 @@ function remembered<A extends readonly unknown[], R>(say: (...args: A) => R): (.
   const said = new Map<string, R>();
   return (...args) => {
     const key = JSON.stringify(args);
-    const known = said.get(key) ?? say(...args);
+    const known = said.get(key);
+    if (known !== undefined) return known;
     if (said.size >= MOST) said.clear();
-    said.set(key, known);
-    return known;
+    const result = say(...args);
+    said.set(key, result);
+    return result;
   };
 }
 
