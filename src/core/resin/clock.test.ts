@@ -6,6 +6,7 @@ import {
   ripeRate,
   ripeSeconds,
   stateAt,
+  thickeningOf,
   windowsByTemperature,
   workingTime,
   type ResinSheet,
@@ -201,7 +202,19 @@ describe('workingTime', () => {
   });
   it('is clamped beyond the masses it was fitted to', () => {
     expect(workingTime(TEST_SHEET, 30, 295.15)).toBe(workingTime(TEST_SHEET, 3, 295.15));
+    for (const bad of [-1, NaN])
+      expect(() => workingTime(TEST_SHEET, 0.1, bad)).toThrow('workingTime');
     expect(() => workingTime(TEST_SHEET, 0, 295.15)).toThrow('workingTime');
+  });
+});
+
+describe('thickeningOf', () => {
+  it('is the sheet at its own temperature, thicker and slower ten degrees colder, by hand', () => {
+    expect(thickeningOf(TEST_SHEET)).toEqual({ viscosityPaS: 1, workingS: 2400 });
+    const cold = thickeningOf(TEST_SHEET, 285.15);
+    // e^(55000/8.314 · (1/285.15 − 1/295.15)) = e^0.786 = 2.195, for both: the same energy.
+    expect(cold.viscosityPaS).toBeCloseTo(2.195, 2);
+    expect(cold.workingS / 2400).toBeCloseTo(2.195, 2);
   });
 });
 

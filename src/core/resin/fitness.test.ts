@@ -1,4 +1,4 @@
-import { fitFaults, HOT_CUP_K, NOTHING_DECLARED } from '.';
+import { FIT_FAULTS, fitFaults, holdsFit, HOT_CUP_K, NOTHING_DECLARED } from '.';
 
 const use = { hotCups: false, food: false, daylight: false };
 const none = NOTHING_DECLARED;
@@ -18,4 +18,10 @@ describe('a resin for what its piece will meet', () => {
   ])('%j with %j: %j', (meets, declared, faults) =>
     expect(fitFaults(meets, declared)).toEqual(faults),
   );
+  it('heat and food hold a coat back, light is a warning', () =>
+    expect(FIT_FAULTS.filter(holdsFit)).toEqual([
+      'heat not declared',
+      'heat too low',
+      'food not declared',
+    ]));
 });

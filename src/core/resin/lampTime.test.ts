@@ -26,7 +26,9 @@ describe('UV resin under a lamp', () => {
   it.each([0, -1, NaN])('refuses %d', (bad) => {
     expect(() => lampTime(bad, sheet)).toThrow('lampTime');
     expect(() => lampPlan(bad, sheet)).toThrow('lampPlan');
-    expect(() => lampTime(1e-3, { ...sheet, penetrationM: bad })).toThrow('lampTime');
+    expect(() => lampPlan(1e-3, sheet, bad)).toThrow('lampPlan');
+    for (const part of ['curedM', 'curedS', 'penetrationM'])
+      expect(() => lampTime(1e-3, { ...sheet, [part]: bad })).toThrow('lampTime');
   });
   it('what it opens to comes to the time by hand', () => {
     const plan = lampPlan(3e-3, sheet);

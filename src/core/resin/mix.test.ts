@@ -163,4 +163,56 @@ describe('the scale', () => {
     const share = b / (a + b);
     expect(scaleRatioError(kg * (1 - share), kg * share, digit)).toBeCloseTo(0.02, 3);
   });
+  it.each([0, -1, NaN])('refuses %d', (bad) => {
+    const mix = parts('mass', 2, 1, 1100, 1000);
+    expect(() => smallestBatchKg(mix, bad)).toThrow('smallestBatchKg');
+    expect(() => smallestBatchKg(mix, 1e-4, bad)).toThrow('smallestBatchKg');
+    expect(() => scaleRatioError(bad, 1, 1e-4)).toThrow('scaleRatioError');
+    expect(() => scaleRatioError(1, bad, 1e-4)).toThrow('scaleRatioError');
+    expect(() => checkMix(bad, 1, mix)).toThrow('checkMix');
+  });
+  it('one that tells every gram has no error of its own; less than nothing and no number are refused', () => {
+    expect(scaleRatioError(1, 1, 0)).toBe(0);
+    for (const bad of [-1e-9, NaN]) {
+      expect(() => scaleRatioError(1, 1, bad)).toThrow('scaleRatioError');
+      expect(() => checkMix(1, bad, parts('mass', 2, 1, 1100, 1000))).toThrow('checkMix');
+    }
+  });
+});
+
+describe('at a limit', () => {
+  // 0.5 is exact: 1 of A wants 0.5 of B, and a quarter either way is the tolerance.
+  const mix = parts('mass', 2, 1, 1100, 1000);
+  it.each([
+    [0.625, 'right'],
+    [0.626, 'too much B'],
+    [0.375, 'right'],
+    [0.374, 'too little B'],
+    [0, 'too little B'],
+  ])('%d of B is %s', (b, verdict) => expect(checkMix(1, b, mix, 0.25).verdict).toBe(verdict));
+  it.each([
+    [
+      'a ratio',
+      { ...mix, ratio: { by: 'mass', a: 1, b: 100 } },
+      { ...mix, ratio: { by: 'mass', a: 1, b: 100.1 } },
+    ],
+    [
+      'a ratio',
+      { ...mix, ratio: { by: 'mass', a: 0.01, b: 1 } },
+      { ...mix, ratio: { by: 'mass', a: 0.0099, b: 1 } },
+    ],
+    ['a density', { ...mix, densityAKgM3: 700 }, { ...mix, densityAKgM3: 699 }],
+    ['a density', { ...mix, densityBKgM3: 2500 }, { ...mix, densityBKgM3: 2501 }],
+  ] as const)('%s that stands on it is taken, one beyond is not', (_, on, beyond) => {
+    expect(splitMix(1e-3, on).ok).toBe(true);
+    expect(splitMix(1e-3, beyond).ok).toBe(false);
+  });
+  it('a cubic metre is the most, and less than anything the least', () => {
+    expect([1, 1e-9].map((m3) => splitMix(m3, mix).ok)).toEqual([true, true]);
+    expect([1.001, 0, NaN].map((m3) => splitMix(m3, mix).ok)).toEqual([false, false, false]);
+  });
+  it('what is told by weight is not wrong when it is weighed', () => {
+    const split = splitMix(1e-3, mix);
+    expect(split.ok && split.value.excessIfWeighedAsVolume).toBe(0);
+  });
 });

@@ -32,6 +32,26 @@ describe('what is to be done with the next coat', () => {
       recoatAdvice(clock(48), { last, unlikely: true }, false, 48 * HOUR).is;
     expect(soft('strings')).toBe('sticky');
     expect(soft('hard')).toBe('sand first');
+    // Nothing was touched, or it fits its clock: the clock speaks.
+    const says = (last: 'tacky' | null, unlikely: boolean) =>
+      recoatAdvice(clock(opens - 1), { last, unlikely }, false, (opens - 1) * HOUR).is;
+    expect([says(null, true), says('tacky', false), says('tacky', true)]).toEqual([
+      'too early',
+      'too early',
+      'sticky',
+    ]);
+  });
+  it('a window that is not there, or does not close, is no leave to go without sanding', () => {
+    const { windows, spans } = clock(opens + 1);
+    const now = (opens + 1) * HOUR;
+    const others = windows.filter((w) => w.kind !== 'recoat');
+    const endless = windows.map((w) => (w.kind === 'recoat' ? { ...w, closesMs: null } : w));
+    for (const what of [others, endless])
+      expect(recoatAdvice({ windows: what, spans }, fine, false, now)).toEqual({
+        is: 'sand first',
+      });
+    // Where no span says hard, who always sands is not told to wait.
+    expect(recoatAdvice({ windows, spans: [] }, fine, true, now)).toEqual({ is: 'sand first' });
   });
 });
 
@@ -54,5 +74,19 @@ describe('three degrees warmer', () => {
     const left = times.recoatOpensS / 3600 - 2;
     expect(opens(byHand) / HOUR).toBeCloseTo(4 + (left - 2) / cold, 6);
     expect(opens(warmer) / HOUR).toBeCloseTo(4 + (left - ripe2) / less, 6);
+  });
+  it('what was read up to now stays, a step at this instant begins anew, and one that lies ahead is the first', () => {
+    const cold = { fromMs: 2 * HOUR, temperatureK: 285.15 };
+    const read = [...history, cold];
+    const ripe = (over: typeof history, now: number) =>
+      ifWarmer({ ...input, history: over }, now, 3).windows.find((w) => w.kind === 'recoat')
+        ?.opensMs ?? NaN;
+    const rate = ripeRate(288.15, TEST_SHEET);
+    const left = times.recoatOpensS - 7200;
+    // The cold that begins now goes on, three degrees warmer.
+    expect(ripe(read, 2 * HOUR)).toBeCloseTo(2 * HOUR + (left / rate) * 1000, 3);
+    // Later: the cold hours that lie behind are not warmer.
+    const since = 2 * 3600 * ripeRate(285.15, TEST_SHEET);
+    expect(ripe(read, 4 * HOUR)).toBeCloseTo(4 * HOUR + ((left - since) / rate) * 1000, 3);
   });
 });
