@@ -46,6 +46,8 @@ describe('densities that no sheet gives', () => {
   it('leave the weight ratio in doubt as far as they were assumed, by error propagation', () => {
     expect(massRatioDoubt(parts({}))).toBe(0);
     const one = massRatioDoubt(parts({ assumedDensity: ['A'] }));
+    // 4 % either way: 1.05 to 1.18 and 0.93 to 1.05, from memory.
+    expect(one).toBe(0.04);
     // A density that is off by its spread moves B for A by as much.
     const off = massRatioBA(parts({ densityAKgM3: 1100 / (1 + one) })) / massRatioBA(parts({})) - 1;
     expect(off).toBeCloseTo(one, 12);
