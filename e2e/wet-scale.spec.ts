@@ -27,14 +27,7 @@ async function pourTo(page: Page, atLeast: number): Promise<void> {
     // It waits until the key stands still: what is said above it moves it.
     await key.getByRole('button', { name, exact: true }).hover();
     await page.mouse.down();
-    await page.waitForFunction(
-      (g) =>
-        Number.parseFloat(
-          document.querySelector('[data-testid="live-weight"]')?.textContent ?? '',
-        ) >= g,
-      until,
-      { polling: 50 },
-    );
+    await expect.poll(() => grams(shown(page)), { intervals: [50] }).toBeGreaterThanOrEqual(until);
     await page.mouse.up();
   };
   await hold('Pour', atLeast - AHEAD_G);
