@@ -2,6 +2,8 @@ import type { NextConfig } from 'next';
 
 const config: NextConfig = {
   poweredByHeader: false,
+  // It answers on the machine it runs on: packing costs more there than it saves. A proxy packs for a network.
+  compress: false,
   reactStrictMode: true,
   devIndicators: false,
   // `npm run types` checks types, for core under its own rules as well; building does not repeat it.

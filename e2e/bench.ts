@@ -19,6 +19,19 @@ function watch(context: BrowserContext, origin: string): string[] {
   return troubles;
 }
 
+/** What an earlier test left in the browser; the next one must find nothing. */
+async function leftOver(page: Page): Promise<string[]> {
+  await page.goto('/icon.svg');
+  const found = await page.evaluate(async () => [
+    ...(await indexedDB.databases()).map(({ name }) => `database ${name}`),
+    ...(await caches.keys()).map((name) => `cache ${name}`),
+    ...(await navigator.serviceWorker.getRegistrations()).map(() => 'a service worker'),
+    ...[localStorage, sessionStorage].flatMap((store) => Object.keys(store)),
+  ]);
+  await page.goto('about:blank');
+  return found;
+}
+
 interface Fixtures {
   /** What a test expects to go wrong on purpose: messages that hold one of these are let pass. */
   allowed: string[];
@@ -29,7 +42,8 @@ interface Fixtures {
 export const test = base.extend<Fixtures>({
   allowed: [[], { option: true }],
   troubles: [
-    async ({ context, baseURL, allowed }, use) => {
+    async ({ context, page, baseURL, allowed, reuseContext }, use) => {
+      if (reuseContext) expect(await leftOver(page)).toEqual([]);
       const troubles = watch(context, baseURL ?? '');
       await context.clock.install({ time: START });
       await use(undefined);

@@ -15,6 +15,9 @@ import {
   type Step,
 } from './faults';
 
+// What keeps itself on the machine, or loses its network, begins in a browser of its own.
+test.use({ reuseContext: false });
+
 /** `npm run faults` asks for 200; the gate runs a slice. */
 const COUNT = Number(process.env['FAULTS'] ?? 8);
 

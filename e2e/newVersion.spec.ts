@@ -1,6 +1,9 @@
 import { createServer, request, type Server } from 'node:http';
 import { expect, openDemo, test } from './bench';
 
+// What keeps itself on the machine, or loses its network, begins in a browser of its own.
+test.use({ reuseContext: false });
+
 /** Stands before the server as a new version of it would: from a word on its worker is another one. */
 const fresh = test.extend<{ newVersion: () => void }>({
   serviceWorkers: 'allow',

@@ -1,6 +1,9 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { expect, mixStirred, openDemo, openPiece, pressMain, test } from './bench';
 
+// What keeps itself on the machine, or loses its network, begins in a browser of its own.
+test.use({ reuseContext: false });
+
 /** A server of this test’s own, so that it can be stopped; gone when the test is over. */
 const own = test.extend<{ server: { origin: string; stop: () => Promise<void> } }>({
   // The fixture’s name for a page’s origin is the configured one; this test has another.
