@@ -1,12 +1,10 @@
 import { measureArea } from '@/core/coat';
 import { measureShape, shapeBox, steepest, reachOf, type Point } from '@/core/geometry';
 import {
-  holdsBack,
   placeTasks,
   planPrep,
   type CoatInstants,
   type LaidMask,
-  type PlacedTask,
   type PrepArea,
   type PrepFacts,
   type PrepLayer,
@@ -20,7 +18,6 @@ import {
   type Area,
   type Coat,
   type Layer,
-  type Id,
   type Piece,
   type PrepRecord,
   type Resin,
@@ -282,15 +279,4 @@ export function piecePrep(piece: Piece, rows: PrepRows, nowMs: number): PiecePre
   const air = rows.room.steps;
   const state = placeTasks(facts, planPrep(facts), records, air);
   return { facts, state, records, air };
-}
-
-/** What holds a coat back now. */
-export function coatHolds(
-  piece: Piece,
-  coatId: Id<'coat'>,
-  rows: PrepRows,
-  nowMs: number,
-): readonly PlacedTask[] {
-  const { facts, state } = piecePrep(piece, rows, nowMs);
-  return holdsBack(facts, state, coatId);
 }

@@ -1,6 +1,7 @@
+import equal from 'fast-deep-equal';
 import { holdsBack, type PlacedTask, type PrepTask, type Removal } from '@/core/prep';
 import { ofPiece } from './ofPiece';
-import { laidMasks, piecePrep, rowsBehind, type PiecePrep } from './prepFacts';
+import { laidMasks, piecePrep, rowsBehind, type PiecePrep, type PrepRows } from './prepFacts';
 import type { Piece } from '@/records';
 import type { Shop } from './shop';
 
@@ -10,7 +11,7 @@ const STANDS_MS = 10_000;
 const RESTS_MS = 600_000;
 
 interface Known {
-  readonly shop: Shop;
+  readonly shop: PrepRows;
   readonly madeMs: number;
   readonly standsMs: number;
   readonly behind: readonly unknown[];
@@ -30,8 +31,11 @@ const moves = ({ facts, state }: PiecePrep): boolean =>
     return !(Math.max(...lasts) <= facts.nowMs);
   });
 
-/** The preparation of a piece now, to STANDS_MS. */
-export function prepOf(shop: Shop, piece: Piece, nowMs: number): PiecePrep {
+/**
+ * The preparation of a piece now, to STANDS_MS.
+ * @param shop rows as they are known, or read anew: what reads the same is the same
+ */
+export function prepOf(shop: PrepRows, piece: Piece, nowMs: number): PiecePrep {
   const here = known.get(piece.id);
   const timely = here && nowMs >= here.madeMs && nowMs < here.madeMs + here.standsMs;
   if (timely && here.shop === shop && here.behind[0] === piece) return here.prep;
@@ -39,7 +43,7 @@ export function prepOf(shop: Shop, piece: Piece, nowMs: number): PiecePrep {
   const same =
     timely &&
     here.behind.length === behind.length &&
-    here.behind.every((row, i) => row === behind[i]);
+    here.behind.every((row, i) => equal(row, behind[i]));
   const prep = same ? here.prep : piecePrep(piece, shop, nowMs);
   known.set(
     piece.id,
@@ -55,7 +59,7 @@ const holds = new WeakMap<PiecePrep, Map<string, readonly PlacedTask[]>>();
 
 /** What holds a coat of a piece back now. */
 export function holdsOf(
-  shop: Shop,
+  shop: PrepRows,
   piece: Piece,
   coatId: string,
   nowMs: number,

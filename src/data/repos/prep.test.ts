@@ -1,4 +1,5 @@
-import { coatHolds, laidMasks, piecePrep } from '@/shop/prepFacts';
+import { laidMasks, piecePrep } from '@/shop/prepFacts';
+import { holdsOf } from '@/shop/prepView';
 import type { ShopDb } from '../db';
 import type { Coat } from '@/records';
 import { contextAt, freshDb, makeReady, prepRows, shopWithCoat, T0 } from '../test/shop';
@@ -25,7 +26,7 @@ async function stateAt(db: ShopDb, coat: Coat, minutes: number) {
   const rows = await prepRows(db);
   const { nowMs } = contextAt(minutes);
   const plan = piecePrep(piece, rows, nowMs);
-  const held = coatHolds(piece, coat.id, rows, nowMs).map((t) => t.task.rule);
+  const held = holdsOf(rows, piece, coat.id, nowMs).map((t) => t.task.rule);
   const ref = (rule: string): TaskRef => {
     const task = plan.state.tasks.find((t) => t.task.rule === rule)?.task;
     if (!task) throw new Error(`no task ${rule}`);

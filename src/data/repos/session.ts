@@ -1,4 +1,4 @@
-import { coatHolds } from '@/shop/prepFacts';
+import { holdsOf } from '@/shop/prepView';
 import type { WetState } from '@/core/wet';
 import {
   asId,
@@ -53,8 +53,8 @@ export interface NewSession {
 export type NewBatch = Pick<Batch, 'coatIds' | 'targetM3' | 'targetAKg' | 'targetBKg'> &
   Partial<Pick<Batch, 'cups'>>;
 
-/** @throws StaleActionError when the preparation of a coat is not done */
-async function refuseHeld(db: ShopDb, coats: readonly Coat[], nowMs: number): Promise<void> {
+/** All rows that the preparation and the films of some coats hang on, as they are now. */
+async function rowsAround(db: ShopDb, coats: readonly Coat[]) {
   const ids = [...new Set(coats.map((c) => c.pieceId))];
   const [pieces, areas, layers, all, defects, tasks, resins, days, settings] = await Promise.all([
     db.pieces.bulkGet(ids),
@@ -67,39 +67,35 @@ async function refuseHeld(db: ShopDb, coats: readonly Coat[], nowMs: number): Pr
     db.room.orderBy('id').toArray(),
     db.settings.get('shop'),
   ]);
-  const rows = {
-    ...{ areas, layers, resins, defects, tasks, coats: all, room: roomOf(days) },
+  return {
+    ...{ areas, layers, resins, defects, tasks, days, coats: all, room: roomOf(days) },
+    pieces: pieces.filter((piece) => piece !== undefined),
     settings: settings ?? DEFAULT_SETTINGS,
   };
+}
+type RowsAround = Awaited<ReturnType<typeof rowsAround>>;
+
+/** @throws StaleActionError when the preparation of a coat is not done */
+function refuseHeld(rows: RowsAround, coats: readonly Coat[], nowMs: number): void {
   for (const coat of coats) {
-    const piece = pieces.find((p) => p?.id === coat.pieceId);
-    const held = piece ? coatHolds(piece, coat.id, rows, nowMs)[0] : undefined;
+    const piece = rows.pieces.find((p) => p.id === coat.pieceId);
+    const held = piece ? holdsOf(rows, piece, coat.id, nowMs)[0] : undefined;
     if (held)
       throw new StaleActionError('coat held back', { name: coat.name, task: held.task.title });
   }
 }
 
 /** Coats with the film that they are mixed for: what was planned is frozen as it comes out now. */
-async function settledNow(db: ShopDb, coats: readonly Coat[], roomK: number): Promise<Coat[]> {
-  const ids = [...new Set(coats.map((c) => c.pieceId))];
-  const [pieces, all, areas, layers, tasks, resins] = await Promise.all([
-    db.pieces.bulkGet(ids),
-    db.coats.where('pieceId').anyOf(ids).toArray(),
-    db.areas.where('pieceId').anyOf(ids).toArray(),
-    db.layers.where('pieceId').anyOf(ids).toArray(),
-    db.tasks.where('pieceId').anyOf(ids).toArray(),
-    db.resins.toArray(),
-  ]);
-  const settled = pieces.flatMap((piece) =>
-    piece
-      ? settledCoats({
-          ...{ piece, resins, roomK },
-          coats: ofPiece(all, piece.id),
-          areas: ofPiece(areas, piece.id),
-          layers: ofPiece(layers, piece.id),
-          tasks: ofPiece(tasks, piece.id),
-        })
-      : [],
+function settledNow(rows: RowsAround, coats: readonly Coat[]): Coat[] {
+  const { resins, room } = rows;
+  const settled = rows.pieces.flatMap((piece) =>
+    settledCoats({
+      ...{ piece, resins, roomK: planRoomK(room) },
+      coats: ofPiece(rows.coats, piece.id),
+      areas: ofPiece(rows.areas, piece.id),
+      layers: ofPiece(rows.layers, piece.id),
+      tasks: ofPiece(rows.tasks, piece.id),
+    }),
   );
   return coats.map((coat) => settled.find((c) => c.id === coat.id) ?? coat);
 }
@@ -143,19 +139,19 @@ export function startSession(
     const doubled = new Set(ids).size < ids.length;
     if (coats.length !== ids.length || doubled || coats.some((c) => c.batchId !== null))
       throw new StaleActionError('coat gone or being mixed');
-    await refuseHeld(db, coats, context.nowMs);
+    const rows = await rowsAround(db, coats);
+    refuseHeld(rows, coats, context.nowMs);
     const lot = plan.lotId ? await db.lots.get(plan.lotId) : null;
     if (lot === undefined || lot?.emptyMs != null) throw new StaleActionError('lot gone');
-    const record = await db.room.orderBy('id').toArray();
-    const { last } = roomOf(record);
+    const { last } = rows.room;
     const { temperatureK } = plan;
     if (!last || Math.abs(temperatureK - last.temperatureK) > SAME_ROOM_K) {
       const reading = { fromMs: context.nowMs, temperatureK, humidity: null };
-      const { days, entry } = readingRows(record, context.by, reading);
+      const { days, entry } = readingRows(rows.days, context.by, reading);
       for (const day of days) await w.put('room', day);
       await w.log('air noted', entry);
     }
-    const mixed = await settledNow(db, coats, planRoomK(roomOf(record)));
+    const mixed = settledNow(rows, coats);
     const { session, batches } = sessionRows(plan, lot?.id ?? null, context);
     await w.put('sessions', session);
     // Bottles that nobody said were opened are open now.
