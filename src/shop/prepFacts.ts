@@ -228,7 +228,7 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
 export const rowsBehind = (piece: Piece, rows: PrepRows): readonly unknown[] => [
   piece,
   rows.settings,
-  rows.room,
+  rows.room.days,
   rows.resins,
   ...ofPiece(rows.areas, piece.id),
   ...ofPiece(rows.coats, piece.id),
