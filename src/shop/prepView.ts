@@ -34,10 +34,17 @@ const moves = ({ facts, state }: PiecePrep): boolean =>
 /**
  * The preparation of a piece now, to STANDS_MS.
  * @param shop rows as they are known, or read anew: what reads the same is the same
+ * @param oldestMs a plan that is older is made again, whether time moves it or not
  */
-export function prepOf(shop: PrepRows, piece: Piece, nowMs: number): PiecePrep {
+export function prepOf(
+  shop: PrepRows,
+  piece: Piece,
+  nowMs: number,
+  oldestMs = Infinity,
+): PiecePrep {
   const here = known.get(piece.id);
-  const timely = here && nowMs >= here.madeMs && nowMs < here.madeMs + here.standsMs;
+  const stands = here ? Math.min(here.standsMs, oldestMs) : 0;
+  const timely = here && nowMs >= here.madeMs && nowMs < here.madeMs + stands;
   if (timely && here.shop === shop && here.behind[0] === piece) return here.prep;
   const behind = rowsBehind(piece, shop);
   const same =
@@ -57,14 +64,15 @@ export function prepOf(shop: PrepRows, piece: Piece, nowMs: number): PiecePrep {
 /** What a plan holds back, by coat. */
 const holds = new WeakMap<PiecePrep, Map<string, readonly PlacedTask[]>>();
 
-/** What holds a coat of a piece back now. */
+/** What holds a coat of a piece back now; see `prepOf`. */
 export function holdsOf(
   shop: PrepRows,
   piece: Piece,
   coatId: string,
   nowMs: number,
+  oldestMs = Infinity,
 ): readonly PlacedTask[] {
-  const prep = prepOf(shop, piece, nowMs);
+  const prep = prepOf(shop, piece, nowMs, oldestMs);
   const here = holds.get(prep) ?? new Map<string, readonly PlacedTask[]>();
   holds.set(prep, here);
   const found = here.get(coatId) ?? holdsBack(prep.facts, prep.state, coatId);

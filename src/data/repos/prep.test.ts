@@ -56,11 +56,16 @@ describe('the gate stands in the data too', () => {
     const { nowMs } = contextAt(20);
     // Of the test's own realm, as a browser's rows are of the page's.
     const own = <T>(rows: T) => JSON.parse(JSON.stringify(rows)) as T;
-    const read = async () => {
+    const read = async (laterMs = 0, oldestMs = Infinity) => {
       const piece = own(await db.pieces.get(coat.pieceId));
       if (!piece) throw new Error('no piece');
       const { room, ...rows } = await prepRows(db);
-      return prepOf({ ...own(rows), room: roomOf(own(room.days)) }, piece, nowMs);
+      return prepOf(
+        { ...own(rows), room: roomOf(own(room.days)) },
+        piece,
+        nowMs + laterMs,
+        oldestMs,
+      );
     };
     const before = await read();
     expect(await read()).toBe(before);
@@ -69,6 +74,9 @@ describe('the gate stands in the data too', () => {
     await db.tasks.update(done?.id ?? asId(''), { state: 'open', doneMs: null });
     const after = await read();
     expect(after).not.toBe(before);
+    // The gate takes none that is older than it says.
+    expect(await read(4_999, 5_000)).toBe(after);
+    expect(await read(5_000, 5_000)).not.toBe(after);
     await expect(startSession(db, contextAt(20), sessionFor(coat))).rejects.toThrow(
       StaleActionError,
     );
