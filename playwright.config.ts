@@ -19,7 +19,7 @@ export default defineConfig({
     locale: 'en-GB',
     // Only the tests of working offline let the application keep itself on the machine.
     serviceWorkers: 'block',
-    // A browser that is emptied between tests, not one made anew: a tenth of the time. `bench.ts` looks that it is empty.
+    // A browser that is emptied between tests, not one made anew, which takes longer. `bench.ts` looks that it is empty.
     reuseContext: true,
     launchOptions: CHROMIUM,
   },

@@ -85,7 +85,7 @@ async function eachPlace(page: Page, look: (path: string) => Promise<void>): Pro
   const piece = new URL(page.url()).pathname.replace(/coats$/, '');
   for (const path of [...PLACES, ...STAGES.map((s) => piece + s)]) {
     const link = page.locator(`nav a[href="${path}"]`).first();
-    // No link of every page leads to a new start.
+    // Neither the places nor the stages lead to `/start`.
     if ((await link.count()) > 0) await link.click();
     else await page.goto(path);
     await expect(page).toHaveURL(path);

@@ -30,31 +30,12 @@ function touched(parts: ObservabilitySet, db: ShopDb, table: LiveTable): Touched
 const settleFor = async (coats: number): Promise<Settle> =>
   coats > 0 ? (await import('@/shop/settle')).settle : (rows) => rows.coats;
 
-/** Rows of a table that are read in one go: more would hold up whoever looks at the screen meanwhile. */
-const AT_A_TIME = 500;
-
-/** All rows of a table in the order of their keys, a part at a time. */
-async function readAll(db: ShopDb, table: LiveTable): Promise<{ readonly id: string }[]> {
-  const rows: { readonly id: string }[] = [];
-  const keyed = db.table<{ readonly id: string }, string>(table).where('id');
-  let part = await keyed.aboveOrEqual('').limit(AT_A_TIME).toArray();
-  rows.push(...part);
-  while (part.length === AT_A_TIME) {
-    part = await keyed
-      .above(rows.at(-1)?.id ?? '')
-      .limit(AT_A_TIME)
-      .toArray();
-    rows.push(...part);
-  }
-  return rows;
-}
-
 /** Every table in one transaction: the shop as it was at one moment. */
 export async function readWhole(db: ShopDb): Promise<KeptShop> {
   const tables = await db.transaction('r', [...LIVE_TABLES], async () => {
     const read: unknown[][] = [];
     // One after the other: the page may answer in between.
-    for (const table of LIVE_TABLES) read.push(await readAll(db, table));
+    for (const table of LIVE_TABLES) read.push(await db.table(table).toArray());
     return read;
   });
   const entries = LIVE_TABLES.map((table, i) => [table, tables[i] ?? []]);
@@ -74,7 +55,9 @@ async function readTouched(
       names.map(async (table): Promise<TableChange> => {
         const keys = wanted.get(table) ?? 'all';
         const ids = keys === 'all' ? [] : [...keys];
-        const found = await (keys === 'all' ? readAll(db, table) : db.table(table).bulkGet(ids));
+        const found = await (keys === 'all'
+          ? db.table(table).toArray()
+          : db.table(table).bulkGet(ids));
         const rows = found.filter((row) => row !== undefined);
         const here = new Set(rows.map((row: { id: string }) => row.id));
         const asked = keys === 'all' ? kept.rows[table].map((row) => row.id as string) : ids;

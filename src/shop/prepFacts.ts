@@ -1,10 +1,12 @@
 import { measureArea } from '@/core/coat';
 import { measureShape, shapeBox, steepest, reachOf, type Point } from '@/core/geometry';
 import {
+  holdsBack,
   placeTasks,
   planPrep,
   type CoatInstants,
   type LaidMask,
+  type PlacedTask,
   type PrepArea,
   type PrepFacts,
   type PrepLayer,
@@ -18,6 +20,7 @@ import {
   type Area,
   type Coat,
   type Layer,
+  type Id,
   type Piece,
   type PrepRecord,
   type Resin,
@@ -228,7 +231,7 @@ export function prepFacts(piece: Piece, rows: PrepRows, nowMs: number): PrepFact
 export const rowsBehind = (piece: Piece, rows: PrepRows): readonly unknown[] => [
   piece,
   rows.settings,
-  rows.room.days,
+  rows.room,
   rows.resins,
   ...ofPiece(rows.areas, piece.id),
   ...ofPiece(rows.coats, piece.id),
@@ -279,4 +282,15 @@ export function piecePrep(piece: Piece, rows: PrepRows, nowMs: number): PiecePre
   const air = rows.room.steps;
   const state = placeTasks(facts, planPrep(facts), records, air);
   return { facts, state, records, air };
+}
+
+/** What holds a coat back now. */
+export function coatHolds(
+  piece: Piece,
+  coatId: Id<'coat'>,
+  rows: PrepRows,
+  nowMs: number,
+): readonly PlacedTask[] {
+  const { facts, state } = piecePrep(piece, rows, nowMs);
+  return holdsBack(facts, state, coatId);
 }

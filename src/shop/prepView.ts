@@ -1,7 +1,6 @@
-import equal from 'fast-deep-equal';
 import { holdsBack, type PlacedTask, type PrepTask, type Removal } from '@/core/prep';
 import { ofPiece } from './ofPiece';
-import { laidMasks, piecePrep, rowsBehind, type PiecePrep, type PrepRows } from './prepFacts';
+import { laidMasks, piecePrep, rowsBehind, type PiecePrep } from './prepFacts';
 import type { Piece } from '@/records';
 import type { Shop } from './shop';
 
@@ -11,7 +10,7 @@ const STANDS_MS = 10_000;
 const RESTS_MS = 600_000;
 
 interface Known {
-  readonly shop: PrepRows;
+  readonly shop: Shop;
   readonly madeMs: number;
   readonly standsMs: number;
   readonly behind: readonly unknown[];
@@ -31,26 +30,16 @@ const moves = ({ facts, state }: PiecePrep): boolean =>
     return !(Math.max(...lasts) <= facts.nowMs);
   });
 
-/**
- * The preparation of a piece now, to STANDS_MS.
- * @param shop rows as they are known, or read anew: what reads the same is the same
- * @param oldestMs a plan that is older is made again, whether time moves it or not
- */
-export function prepOf(
-  shop: PrepRows,
-  piece: Piece,
-  nowMs: number,
-  oldestMs = Infinity,
-): PiecePrep {
+/** The preparation of a piece now, to STANDS_MS. */
+export function prepOf(shop: Shop, piece: Piece, nowMs: number): PiecePrep {
   const here = known.get(piece.id);
-  const stands = here ? Math.min(here.standsMs, oldestMs) : 0;
-  const timely = here && nowMs >= here.madeMs && nowMs < here.madeMs + stands;
+  const timely = here && nowMs >= here.madeMs && nowMs < here.madeMs + here.standsMs;
   if (timely && here.shop === shop && here.behind[0] === piece) return here.prep;
   const behind = rowsBehind(piece, shop);
   const same =
     timely &&
     here.behind.length === behind.length &&
-    here.behind.every((row, i) => equal(row, behind[i]));
+    here.behind.every((row, i) => row === behind[i]);
   const prep = same ? here.prep : piecePrep(piece, shop, nowMs);
   known.set(
     piece.id,
@@ -64,15 +53,14 @@ export function prepOf(
 /** What a plan holds back, by coat. */
 const holds = new WeakMap<PiecePrep, Map<string, readonly PlacedTask[]>>();
 
-/** What holds a coat of a piece back now; see `prepOf`. */
+/** What holds a coat of a piece back now. */
 export function holdsOf(
-  shop: PrepRows,
+  shop: Shop,
   piece: Piece,
   coatId: string,
   nowMs: number,
-  oldestMs = Infinity,
 ): readonly PlacedTask[] {
-  const prep = prepOf(shop, piece, nowMs, oldestMs);
+  const prep = prepOf(shop, piece, nowMs);
   const here = holds.get(prep) ?? new Map<string, readonly PlacedTask[]>();
   holds.set(prep, here);
   const found = here.get(coatId) ?? holdsBack(prep.facts, prep.state, coatId);

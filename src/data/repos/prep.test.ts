@@ -1,8 +1,6 @@
-import { laidMasks, piecePrep } from '@/shop/prepFacts';
-import { holdsOf, prepOf } from '@/shop/prepView';
-import { roomOf } from '@/shop/room';
+import { coatHolds, laidMasks, piecePrep } from '@/shop/prepFacts';
 import type { ShopDb } from '../db';
-import { asId, type Coat } from '@/records';
+import type { Coat } from '@/records';
 import { contextAt, freshDb, makeReady, prepRows, shopWithCoat, T0 } from '../test/shop';
 import { sessionFor } from '../test/wet';
 import { changeCoat, planCoat } from './coats';
@@ -27,7 +25,7 @@ async function stateAt(db: ShopDb, coat: Coat, minutes: number) {
   const rows = await prepRows(db);
   const { nowMs } = contextAt(minutes);
   const plan = piecePrep(piece, rows, nowMs);
-  const held = holdsOf(rows, piece, coat.id, nowMs).map((t) => t.task.rule);
+  const held = coatHolds(piece, coat.id, rows, nowMs).map((t) => t.task.rule);
   const ref = (rule: string): TaskRef => {
     const task = plan.state.tasks.find((t) => t.task.rule === rule)?.task;
     if (!task) throw new Error(`no task ${rule}`);
@@ -49,37 +47,6 @@ describe('the gate stands in the data too', () => {
     await makeReady(db, coat, 10);
     await startSession(db, contextAt(11), sessionFor(coat));
     expect(await db.sessions.count()).toBe(1);
-  });
-  it('what is read anew and reads the same is the same preparation; one step less of it is not', async () => {
-    const db = freshDb();
-    const coat = await shopWithCoat(db);
-    const { nowMs } = contextAt(20);
-    // Of the test's own realm, as a browser's rows are of the page's.
-    const own = <T>(rows: T) => JSON.parse(JSON.stringify(rows)) as T;
-    const read = async (laterMs = 0, oldestMs = Infinity) => {
-      const piece = own(await db.pieces.get(coat.pieceId));
-      if (!piece) throw new Error('no piece');
-      const { room, ...rows } = await prepRows(db);
-      return prepOf(
-        { ...own(rows), room: roomOf(own(room.days)) },
-        piece,
-        nowMs + laterMs,
-        oldestMs,
-      );
-    };
-    const before = await read();
-    expect(await read()).toBe(before);
-    // Another tab takes a step back: the next look sees it, however young the one before is.
-    const [done] = await db.tasks.toArray();
-    await db.tasks.update(done?.id ?? asId(''), { state: 'open', doneMs: null });
-    const after = await read();
-    expect(after).not.toBe(before);
-    // The gate takes none that is older than it says.
-    expect(await read(4_999, 5_000)).toBe(after);
-    expect(await read(5_000, 5_000)).not.toBe(after);
-    await expect(startSession(db, contextAt(20), sessionFor(coat))).rejects.toThrow(
-      StaleActionError,
-    );
   });
   it('a waiver with a reason opens it, and the reason stands in the log', async () => {
     const { db, coat } = await unprepared();

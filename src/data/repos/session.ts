@@ -1,4 +1,4 @@
-import { holdsOf } from '@/shop/prepView';
+import { coatHolds } from '@/shop/prepFacts';
 import type { WetState } from '@/core/wet';
 import {
   asId,
@@ -75,14 +75,11 @@ async function rowsAround(db: ShopDb, coats: readonly Coat[]) {
 }
 type RowsAround = Awaited<ReturnType<typeof rowsAround>>;
 
-/** The gate takes no plan that is older, ms: what was cleaned long ago may have gone stale since. */
-const GATE_MS = 10_000;
-
 /** @throws StaleActionError when the preparation of a coat is not done */
 function refuseHeld(rows: RowsAround, coats: readonly Coat[], nowMs: number): void {
   for (const coat of coats) {
     const piece = rows.pieces.find((p) => p.id === coat.pieceId);
-    const held = piece ? holdsOf(rows, piece, coat.id, nowMs, GATE_MS)[0] : undefined;
+    const held = piece ? coatHolds(piece, coat.id, rows, nowMs)[0] : undefined;
     if (held)
       throw new StaleActionError('coat held back', { name: coat.name, task: held.task.title });
   }

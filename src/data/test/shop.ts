@@ -1,7 +1,7 @@
 import { asId, type Coat, DEFAULT_SETTINGS, plainArea, plainCoat, type Resin } from '@/records';
 import { TEST_SHEET } from '@/core/resin/test/sheet';
 import { createDb, type ShopDb } from '../db';
-import { holdsOf } from '@/shop/prepView';
+import { coatHolds } from '@/shop/prepFacts';
 import { roomOf } from '@/shop/room';
 import { doTask } from '../repos/prep';
 import { saveResin } from '../repos/bench';
@@ -104,6 +104,6 @@ export async function makeReady(db: ShopDb, coat: Coat, minutes: number): Promis
   const piece = await db.pieces.get(coat.pieceId);
   if (!piece) throw new Error('no piece');
   const { nowMs } = contextAt(minutes);
-  for (const { task } of holdsOf(await prepRows(db), piece, coat.id, nowMs))
+  for (const { task } of coatHolds(piece, coat.id, await prepRows(db), nowMs))
     await doTask(db, contextAt(minutes), { pieceId: piece.id, task }, { method: task.mask });
 }
