@@ -54,37 +54,35 @@ export function stateOf({
   return state;
 }
 
-/** Each kind of event with what it tells of itself. */
+/** Kinds of events with what each tells of itself. */
 function event({ Joi, id, instant, listOf, mass, name, number, oneOf }: Parts) {
   const own = { id: id(), atMs: instant() };
-  const of = (is: string, told: Parameters<typeof Joi.object>[0] = {}) => ({
-    is,
-    then: Joi.object({ is: Joi.string().required(), ...own, ...told }),
+  const of = (names: readonly string[], told: Parameters<typeof Joi.object>[0] = {}) => ({
+    names,
+    then: Joi.object({ is: oneOf(names), ...own, ...told }),
   });
   const weighed = { kg: mass(), by: oneOf(WEIGHED_BY) };
   const coatId = { coatId: id() };
-  const plain = [
-    ...['stir started', 'stir paused', 'stir resumed', 'changed cup', 'stirred', 'left'],
-  ];
   const cup = { ...coatId, colour: name() };
+  const plain = of([
+    ...['stir started', 'stir paused', 'stir resumed', 'changed cup', 'stirred', 'left'],
+  ]);
+  // The usual ones first: they are asked for one after the other.
+  const kinds = [
+    plain,
+    of(['weighed A', 'added A', 'mixed', 'cup weighed'], weighed),
+    of(['poured', 'looked over', 'covered'], coatId),
+    of(['bubble round'], { ...coatId, by: oneOf(BUBBLES_BY) }),
+    of(['cup cut'], { ...cup, ...weighed }),
+    of(['cup left out'], cup),
+    of(['ran short'], { ...coatId, share: number().greater(0).max(1) }),
+    of(['discarded'], { why: oneOf(DISCARD_REASONS) }),
+    of(['undone'], { of: id() }),
+  ];
   return listOf(
     Joi.alternatives().conditional('.is', {
-      switch: [
-        of('weighed A', weighed),
-        of('added A', weighed),
-        of('mixed', weighed),
-        of('cup cut', { ...cup, ...weighed }),
-        of('cup left out', cup),
-        of('cup weighed', weighed),
-        of('poured', coatId),
-        of('bubble round', { ...coatId, by: oneOf(BUBBLES_BY) }),
-        of('looked over', coatId),
-        of('covered', coatId),
-        of('ran short', { ...coatId, share: number().greater(0).max(1) }),
-        of('discarded', { why: oneOf(DISCARD_REASONS) }),
-        of('undone', { of: id() }),
-      ],
-      otherwise: Joi.object({ is: oneOf(plain), ...own }),
+      switch: kinds.map(({ names, then }) => ({ is: oneOf(names), then })),
+      otherwise: plain.then,
     }),
     500,
   );

@@ -95,7 +95,7 @@ export const DEFECTS = defineRecord<Defect>()({
         depthM: within(LOOK_LIMITS.depthM),
       }).required(),
       answers: Joi.object()
-        .pattern(Joi.string().valid(...TESTS), Joi.boolean().strict())
+        .pattern(Joi.string().valid(...TESTS), Joi.boolean())
         .required(),
       rescue: Joi.object({
         kind: oneOf(RESCUE_KINDS),

@@ -119,7 +119,7 @@ export const LOG = defineRecord<LogEntry>()({
         Joi.string()
           .pattern(FIGURE_NAME)
           .invalid(...Object.getOwnPropertyNames(Object.prototype)),
-        Joi.alternatives(Joi.number().strict().min(-1e15).max(1e15), text(500)),
+        Joi.alternatives(Joi.number().min(-1e15).max(1e15), text(500)),
       )
       .max(60)
       .required(),

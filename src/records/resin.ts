@@ -47,7 +47,7 @@ export const RESINS = defineRecord<Resin>()({
     declared: Joi.object({
       serviceK: number().min(SERVICE_LIMITS_K.min).max(SERVICE_LIMITS_K.max).allow(null),
       food: Joi.object({ by: name(), for: name() }).allow(null).required(),
-      uvStable: Joi.boolean().strict().allow(null).required(),
+      uvStable: Joi.boolean().allow(null).required(),
       colourShare: number().min(COLOUR_LIMITS.min).max(COLOUR_LIMITS.max).allow(null),
       curesK: Joi.object({ min: roomTemperature(), max: roomTemperature() }).allow(null).required(),
     }).required(),
