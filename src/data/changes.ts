@@ -1,8 +1,9 @@
 import { LIVE_TABLES, type LiveTable } from '@/records';
 import { Dexie, RangeSet, type ObservabilitySet } from 'dexie';
 import {
-  keepShop,
-  withChanges,
+  changedRows,
+  orderedRows,
+  shopOf,
   type KeptShop,
   type Settle,
   type ShopChanges,
@@ -26,21 +27,59 @@ function touched(parts: ObservabilitySet, db: ShopDb, table: LiveTable): Touched
   return keys;
 }
 
+/** Lets the page answer. */
+export const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
+
+/** So many pieces more than before are neither worked out nor shown in one go. */
+const MUCH = 100;
+/** Pieces that are worked out between two breaths. */
+const AT_A_BREATH = 25;
+const isMuch = (before: KeptShop | null, now: ShopRows): boolean =>
+  now.pieces.length - (before?.rows.pieces.length ?? 0) >= MUCH;
+
 /** Only a shop with coats needs the rules of films: an empty one is shown before they are here. */
 const settleFor = async (coats: number): Promise<Settle> =>
   coats > 0 ? (await import('@/shop/settle')).settle : (rows) => rows.coats;
+
+/** The shop of rows. Much is settled in parts first: what was settled is known when the whole is asked for. */
+async function shopFrom(rows: ShopRows, kept: KeptShop | null): Promise<KeptShop> {
+  const settle = await settleFor(rows.coats.length);
+  for (let from = 0; isMuch(kept, rows) && from < rows.pieces.length; from += AT_A_BREATH) {
+    settle({ ...rows, pieces: rows.pieces.slice(from, from + AT_A_BREATH) });
+    await breathe();
+  }
+  return shopOf(rows, kept, settle);
+}
+
+/** Rows of a table that are read in one go: more would hold up whoever looks at the screen meanwhile. */
+const AT_A_TIME = 500;
+
+/** All rows of a table in the order of their keys, a part at a time. */
+async function readAll(db: ShopDb, table: LiveTable): Promise<{ readonly id: string }[]> {
+  const rows: { readonly id: string }[] = [];
+  const keyed = db.table<{ readonly id: string }, string>(table).where('id');
+  let part = await keyed.aboveOrEqual('').limit(AT_A_TIME).toArray();
+  rows.push(...part);
+  while (part.length === AT_A_TIME) {
+    part = await keyed
+      .above(rows.at(-1)?.id ?? '')
+      .limit(AT_A_TIME)
+      .toArray();
+    rows.push(...part);
+  }
+  return rows;
+}
 
 /** Every table in one transaction: the shop as it was at one moment. */
 export async function readWhole(db: ShopDb): Promise<KeptShop> {
   const tables = await db.transaction('r', [...LIVE_TABLES], async () => {
     const read: unknown[][] = [];
     // One after the other: the page may answer in between.
-    for (const table of LIVE_TABLES) read.push(await db.table(table).toArray());
+    for (const table of LIVE_TABLES) read.push(await readAll(db, table));
     return read;
   });
   const entries = LIVE_TABLES.map((table, i) => [table, tables[i] ?? []]);
-  const rows = Object.fromEntries(entries) as ShopRows;
-  return keepShop(rows, await settleFor(rows.coats.length));
+  return shopFrom(orderedRows(Object.fromEntries(entries) as ShopRows), null);
 }
 
 /** Only what was touched, in one transaction. */
@@ -55,9 +94,7 @@ async function readTouched(
       names.map(async (table): Promise<TableChange> => {
         const keys = wanted.get(table) ?? 'all';
         const ids = keys === 'all' ? [] : [...keys];
-        const found = await (keys === 'all'
-          ? db.table(table).toArray()
-          : db.table(table).bulkGet(ids));
+        const found = await (keys === 'all' ? readAll(db, table) : db.table(table).bulkGet(ids));
         const rows = found.filter((row) => row !== undefined);
         const here = new Set(rows.map((row: { id: string }) => row.id));
         const asked = keys === 'all' ? kept.rows[table].map((row) => row.id as string) : ids;
@@ -66,16 +103,14 @@ async function readTouched(
     ),
   );
   const changes = Object.fromEntries(names.map((table, i) => [table, read[i]])) as ShopChanges;
-  return withChanges(
-    kept,
-    changes,
-    await settleFor(kept.rows.coats.length + (changes.coats?.rows.length ?? 0)),
-  );
+  const rows = changedRows(kept.rows, changes);
+  return rows === kept.rows ? kept : shopFrom(rows, kept);
 }
 
 /** What is told while the shop is followed. */
 export interface ShopWatch {
-  readonly next: (kept: KeptShop) => void;
+  /** @param much a large part of it is new */
+  readonly next: (kept: KeptShop, much: boolean) => void;
   /** Made ready before it is told, where much of it is new. */
   readonly warm?: (kept: KeptShop) => Promise<void>;
   /** A read went well, whether it brought anything new or not. */
@@ -83,11 +118,6 @@ export interface ShopWatch {
   /** A read failed: what was told before stays, and nothing more comes. */
   readonly error: (error: unknown) => void;
 }
-
-/** So many pieces more than before are not shown in one go. */
-const MUCH = 100;
-const isMuch = (before: KeptShop | null, now: KeptShop): boolean =>
-  now.shop.pieces.length - (before?.shop.pieces.length ?? 0) >= MUCH;
 
 /**
  * Follows the shop: reads it whole once, then only the rows that a commit of any tab touched.
@@ -130,10 +160,11 @@ export function followShop(
         wanted.clear();
         const before: KeptShop | null = kept;
         kept = before ? await readTouched(db, before, now) : await readWhole(db);
-        if (isMuch(before, kept)) await warm?.(kept);
+        const much = isMuch(before, kept.rows);
+        if (much) await warm?.(kept);
         if (ended) return;
         read?.();
-        if (kept !== before) next(kept);
+        if (kept !== before) next(kept, much);
       }
     } catch (e) {
       if (!ended) error(e);

@@ -12,7 +12,15 @@ import {
   roomDays,
 } from '@/records';
 import { settle } from './settle';
-import { keepShop, withChanges, type ShopRows } from './shop';
+import {
+  changedRows,
+  keepShop,
+  shopOf,
+  type KeptShop,
+  type Settle,
+  type ShopChanges,
+  type ShopRows,
+} from './shop';
 import { plainPiece, plainResin, rowsOf } from './test/rows';
 
 const piece = (id: string, createdMs: number): Piece => plainPiece(id, { createdMs });
@@ -60,6 +68,11 @@ const ROWS = rowsOf({
   room: [day(2, 293), day(1, 291)],
 });
 const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+/** As the follower of the shop puts both together. */
+function withChanges(kept: KeptShop, changes: ShopChanges, by: Settle): KeptShop {
+  const rows = changedRows(kept.rows, changes);
+  return rows === kept.rows ? kept : shopOf(rows, kept, by);
+}
 const change = (rows: readonly unknown[], gone: string[] = []) => ({ rows: rows as never[], gone });
 
 describe('the shop from its rows', () => {

@@ -73,22 +73,31 @@ export type Settle = (rows: ShopRows) => readonly Coat[];
 export const sameRows = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a === b || (a.length === b.length && a.every((row, i) => row === b[i]));
 
-const shopFrom = (rows: ShopRows, before: Shop | null, settle: Settle): Shop => {
+/** Whole tables as the shop holds them, from any order of their rows. */
+export const orderedRows = (tables: ShopRows): ShopRows =>
+  Object.fromEntries(
+    LIVE_TABLES.map((table) => [table, ordered(table, tables[table] as never)]),
+  ) as ShopRows;
+
+/**
+ * The shop of ordered rows.
+ * @param kept what was known before: settled coats that did not change stay the same objects @param settle as `settle.ts` has it
+ */
+export function shopOf(rows: ShopRows, kept: KeptShop | null, settle: Settle): KeptShop {
   const coats = settle(rows);
-  return {
+  const before = kept?.shop;
+  const shop = {
     ...rows,
     settings: rows.settings[0] ?? DEFAULT_SETTINGS,
     room: roomOf(rows.room),
     coats: before && sameRows(before.coats, coats) ? before.coats : coats,
   };
-};
-
-/** The shop that whole tables make, in any order of their rows. @param settle as `settle.ts` has it */
-export function keepShop(tables: ShopRows, settle: Settle): KeptShop {
-  const entries = LIVE_TABLES.map((table) => [table, ordered(table, tables[table] as never)]);
-  const rows = Object.fromEntries(entries) as ShopRows;
-  return { rows, shop: shopFrom(rows, null, settle) };
+  return { rows, shop };
 }
+
+/** The shop that whole tables make, in any order of their rows. */
+export const keepShop = (tables: ShopRows, settle: Settle): KeptShop =>
+  shopOf(orderedRows(tables), null, settle);
 
 /** A table with its changes; itself when nothing in it is different. */
 function changedTable<T extends LiveTable>(
@@ -111,16 +120,12 @@ function changedTable<T extends LiveTable>(
   return ordered(table, left.size > 0 ? next.filter((row) => !left.has(row.id)) : next);
 }
 
-/** The shop after changes: rows, tables and settled coats that did not change stay the same objects. */
-export function withChanges(kept: KeptShop, changes: ShopChanges, settle: Settle): KeptShop {
+/** Rows after changes: tables in which nothing is different stay the same, and so do all when none is. */
+export function changedRows(before: ShopRows, changes: ShopChanges): ShopRows {
   const entries = LIVE_TABLES.map((table) => {
     const change = changes[table];
-    return [
-      table,
-      change ? changedTable(table, kept.rows[table] as never, change) : kept.rows[table],
-    ];
+    return [table, change ? changedTable(table, before[table] as never, change) : before[table]];
   });
   const rows = Object.fromEntries(entries) as ShopRows;
-  const same = LIVE_TABLES.every((table) => rows[table] === kept.rows[table]);
-  return same ? kept : { rows, shop: shopFrom(rows, kept.shop, settle) };
+  return LIVE_TABLES.every((table) => rows[table] === before[table]) ? before : rows;
 }

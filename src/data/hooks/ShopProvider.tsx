@@ -1,7 +1,15 @@
 'use client';
-import { createContext, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  startTransition,
+  useContext,
+  useEffect,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import type { KeptShop, Shop } from '@/shop/shop';
-import { followShop } from '../changes';
+import { breathe, followShop } from '../changes';
 import { openShop, shopDb } from '../db';
 import { tellAnew } from './useNow';
 import { asError } from './useRead';
@@ -12,9 +20,6 @@ export type Opening = 'opening' | 'blocked' | 'silent';
 const SILENT_MS = 4000;
 /** A read that failed is tried again after this long, ms. */
 const AGAIN_MS = 3000;
-
-/** Lets the page answer. */
-const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
 
 const ShopContext = createContext<Shop | null>(null);
 const TroubleContext = createContext<Error | null>(null);
@@ -83,10 +88,12 @@ function useShopRead(open: boolean) {
     const end = followShop(
       shopDb(),
       {
-        next: (fresh) => {
+        next: (fresh, much) => {
           kept.current = fresh;
           tellAnew();
-          setShop(fresh.shop);
+          // Much is drawn in slices, so that the page answers in between; a single act is drawn at once.
+          if (much) startTransition(() => setShop(fresh.shop));
+          else setShop(fresh.shop);
         },
         warm: async ({ shop: read }) => {
           const { warmShop } = await import('@/shop/instant');

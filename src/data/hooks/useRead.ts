@@ -1,6 +1,6 @@
 'use client';
 import { liveQuery } from 'dexie';
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import { shopDb, type ShopDb } from '../db';
 
 /** What a live read gave last, and why the newest one failed: what was read before stays. */
@@ -21,7 +21,8 @@ export function useRead<T>(read: (db: ShopDb) => Promise<T>, key: string): LiveR
   });
   useEffect(() => {
     const subscription = liveQuery(() => read(shopDb())).subscribe({
-      next: (value) => setState({ value, error: null, key }),
+      // Drawn in slices: what was read may be long, and the page answers in between.
+      next: (value) => startTransition(() => setState({ value, error: null, key })),
       error: (e) => setState((before) => ({ ...before, error: asError(e) })),
     });
     return () => subscription.unsubscribe();
