@@ -10,6 +10,7 @@ import {
   type ShopRows,
   type TableChange,
 } from '@/shop/shop';
+import { breathe } from './breathe';
 import type { ShopDb } from './db';
 
 /** Keys of a table that were written, or all of it. */
@@ -26,9 +27,6 @@ function touched(parts: ObservabilitySet, db: ShopDb, table: LiveTable): Touched
   }
   return keys;
 }
-
-/** Lets the page answer. */
-export const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
 
 /** So many pieces more than before are neither worked out nor shown in one go. */
 const MUCH = 100;

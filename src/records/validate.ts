@@ -8,10 +8,15 @@ export interface RowFault {
   readonly message: string;
 }
 
-const schemaOf = (table: TableName) => parts.Joi.object(RECORDS[table].schema(parts)).required();
-const SCHEMAS = Object.fromEntries(TABLE_NAMES.map((t) => [t, schemaOf(t)])) as Readonly<
-  Record<TableName, ReturnType<typeof schemaOf>>
->;
+const makeSchema = (table: TableName) => parts.Joi.object(RECORDS[table].schema(parts)).required();
+const made = new Map<TableName, ReturnType<typeof makeSchema>>();
+
+/** The schema of a table, made when the first row is checked: all at once would hold up the first tap. */
+function schemaOf(table: TableName): ReturnType<typeof makeSchema> {
+  const schema = made.get(table) ?? makeSchema(table);
+  made.set(table, schema);
+  return schema;
+}
 
 const dotted = (path: readonly (string | number)[]): string =>
   path.map((p, i) => (typeof p === 'number' ? `[${p}]` : i === 0 ? p : `.${p}`)).join('');
@@ -32,7 +37,7 @@ function issueFault({ allowed, code, path, value }: Issue): RowFault {
 
 /** Every fault of one row: its form by Joi, then its meaning by core. Empty when the row is sound. */
 export function rowFaults<T extends TableName>(table: T, row: unknown): RowFault[] {
-  const { error } = SCHEMAS[table].validate(row, { abortEarly: false, convert: false });
+  const { error } = schemaOf(table).validate(row, { abortEarly: false, convert: false });
   if (error) return error.details.map((d) => ({ path: dotted(d.path), message: d.message }));
   const meaning = RECORDS[table].meaning as
     ((row: unknown, given: typeof parts) => readonly Issue[]) | undefined;
@@ -52,12 +57,15 @@ function withNulls(node: unknown): unknown {
 
 /** The form of a row as JSON Schema; meaning between fields is not in it. */
 export const rowJsonSchema = (table: TableName): Record<string, unknown> =>
-  withNulls(SCHEMAS[table]['~standard'].jsonSchema.input({ target: 'draft-2020-12' })) as Record<
+  withNulls(schemaOf(table)['~standard'].jsonSchema.input({ target: 'draft-2020-12' })) as Record<
     string,
     unknown
   >;
 
-/** Runs every schema once, so that the first real write does not wait for them to be made ready. */
-export function warmSchemas(): void {
-  for (const table of TABLE_NAMES) SCHEMAS[table].validate({}, { abortEarly: false });
+/** Makes every schema and runs it once, so that no write waits for it. @param breathe lets the page answer before each */
+export async function warmSchemas(breathe: () => Promise<unknown>): Promise<void> {
+  for (const table of TABLE_NAMES) {
+    await breathe();
+    schemaOf(table).validate({}, { abortEarly: false });
+  }
 }

@@ -1,11 +1,11 @@
 import type { RowFault } from '@/records/validate';
+import { breathe } from '../breathe';
 
 /** A search for faults that is done a little at a time; each step tells what it found. */
 export type FaultSteps = Iterable<readonly RowFault[]>;
 
 /** Longest that is searched in one go, ms: what waits may answer in between. */
 const BREATH_MS = 40;
-const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
 
 /** Searches to the end and lets others work in between. */
 export async function allFaults(steps: FaultSteps): Promise<RowFault[]> {

@@ -11,6 +11,7 @@ import {
   useState,
   type ReactNode,
 } from 'react';
+import { breathe } from '../breathe';
 import { shopDb, type ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import type { Prefer } from '../merge';
@@ -79,7 +80,7 @@ export function ActProvider({ children }: { children: ReactNode }) {
   const untilStored = useLeaveGuard(failure !== null);
   useEffect(() => {
     // Fetched before the first write needs it, but not while the first screen is on its way.
-    const load = () => void loadValidation().then((m) => m.warmSchemas());
+    const load = () => void loadValidation().then((m) => m.warmSchemas(breathe));
     const timer = setTimeout(load, VALIDATION_MS);
     const hands = ['pointerdown', 'keydown'] as const;
     for (const hand of hands) window.addEventListener(hand, load, { once: true });

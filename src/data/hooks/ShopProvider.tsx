@@ -9,7 +9,8 @@ import {
   type ReactNode,
 } from 'react';
 import type { KeptShop, Shop } from '@/shop/shop';
-import { breathe, followShop } from '../changes';
+import { breathe } from '../breathe';
+import { followShop } from '../changes';
 import { openShop, shopDb } from '../db';
 import { tellAnew } from './useNow';
 import { asError } from './useRead';
