@@ -114,6 +114,7 @@ describe('import of what is not sound changes nothing and says where', () => {
       (f) => (f.tables.pieces[1].id = f.tables.pieces[0].id),
       ['tables.pieces'],
     ],
+    ['an id that no table takes', (f) => (f.tables.log[3].id = {}), ['tables.log[3].id']],
     [
       'edges that do not fit the shape',
       (f) => f.tables.areas[2].edges.pop(),
