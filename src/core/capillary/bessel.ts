@@ -20,9 +20,8 @@ function hankel(order: 0 | 1, x: number): number {
   let term = 1;
   let sum = 1;
   for (let k = 1; k < 30; k += 1) {
-    const next = (-term * (mu - (2 * k - 1) ** 2)) / (k * 8 * x);
-    if (Math.abs(next) >= Math.abs(term)) break;
-    term = next;
+    // From LARGE on each term is at most half the one before: the expansion does not come to where it grows again.
+    term *= -(mu - (2 * k - 1) ** 2) / (k * 8 * x);
     sum += term;
   }
   return sum;

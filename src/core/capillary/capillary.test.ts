@@ -7,7 +7,7 @@ import {
   puddleHeight,
   SURFACE_TENSION,
 } from '.';
-import { logBesselI } from './bessel';
+import { besselKRatio, logBesselI } from './bessel';
 
 const rad = (degrees: number) => (degrees * Math.PI) / 180;
 const lc = capillaryLength(SURFACE_TENSION, 1100);
@@ -50,6 +50,26 @@ describe('logBesselI', () => {
     }
     expect(logBesselI(0, 0)).toBe(0);
     expect(() => logBesselI(0, -1)).toThrow('logBesselI');
+  });
+  it('is finite where I itself is not: the first terms of Hankel’s expansion at 1000', () => {
+    const scaled = (1 + 1 / 8000 + 9 / (2 * 8000 ** 2)) / Math.sqrt(2000 * Math.PI);
+    expect(off(Math.exp(logBesselI(0, 1000) - 1000), scaled)).toBeLessThan(1e-9);
+  });
+});
+
+describe('besselKRatio', () => {
+  // Abramowitz & Stegun, table 9.8, from memory: K1 and K0 themselves.
+  it.each([
+    [0.1, 9.8538447809, 2.4270690247],
+    [1, 0.6019072302, 0.4210244382],
+    [2, 0.1398658818, 0.1138938727],
+    [5, 0.0040446134, 0.0036910983],
+    [10, 1.864877345e-5, 1.778006232e-5],
+  ])('at %d', (x, k1, k0) => expect(off(besselKRatio(x), k1 / k0)).toBeLessThan(1e-7));
+  it('goes towards 1 + 1/(2x) for a large x, and needs an x above 0', () => {
+    expect(besselKRatio(200)).toBeCloseTo(1 + 1 / 400 - 1 / (8 * 200 ** 2), 7);
+    expect(() => besselKRatio(0)).toThrow('besselKRatio');
+    expect(() => besselKRatio(Infinity)).toThrow('besselKRatio');
   });
 });
 

@@ -48,5 +48,25 @@ describe('book', () => {
     expect(said('defect noted', { count: 7, sizeM: 6e-3, depthM: 3e-4 })).toBe(
       'Flood 2 · spots 7 · width of one 6 mm · depth 0.30 mm',
     );
+    expect(said('readings added', { count: 74, twice: 3 })).toBe(
+      'Flood 2 · readings 74 · there already 3',
+    );
+    expect(said('list kept', { steps: 4 })).toBe('Flood 2 · steps 4');
+    expect(said('layer planned', { greatestM: 2e-3 })).toBe('Flood 2 · at most 2.00 mm');
+  });
+  it('tells when something was done or read, where that was before it was written down', () => {
+    const atMs = new Date(2026, 10, 24, 12, 36).getTime();
+    const said = (kind: LogEntry['kind'], figures: LogEntry['figures']) => {
+      const [any] = entries.log;
+      if (!any) throw new Error('no log');
+      const entry = { ...any, atMs, kind, text: 'Wipe', figures };
+      return plain(entryWords({ entry, piece: '', coat: '', undone: false }, METRIC));
+    };
+    expect(said('prep done', { doneMs: atMs - 59_000 })).toBe('Wipe');
+    expect(said('prep done', { doneMs: atMs - 60_000 })).toBe('Wipe · done 12:35');
+    expect(said('prep done', { doneMs: atMs - 86_400_000 })).toBe('Wipe · done Mon 12:36');
+    expect(said('air noted', { fromMs: atMs - 1_800_000, surfaceK: 291.15 })).toBe(
+      'Wipe · read 12:06 · surface 18.0 °C',
+    );
   });
 });

@@ -3,6 +3,7 @@ import { EVIDENCE_WORDS } from '@/features/common/causeWords';
 import type { Quantity } from '@/core/units';
 import type { Shop } from '@/shop/shop';
 import type { LogEntry } from '@/records';
+import { clockText } from '@/features/common/clockText';
 import type { Format } from '@/features/common/useFormat';
 
 export interface NamedEntry {
@@ -47,7 +48,9 @@ const FIGURES: Readonly<Record<string, readonly [label: string, quantity: Quanti
   targetM3: ['mix', 'volume'],
   thicknessM: ['film', 'film'],
   staysM: ['of it stays', 'film'],
+  greatestM: ['at most', 'film'],
   temperatureK: ['room', 'temperature'],
+  surfaceK: ['surface', 'temperature'],
   humidity: ['humidity', 'share'],
   stirredS: ['stirred for', 'duration'],
   leastS: ['at least', 'duration'],
@@ -61,7 +64,16 @@ const FIGURES: Readonly<Record<string, readonly [label: string, quantity: Quanti
   sizeM: ['width of one', 'length'],
   depthM: ['depth', 'film'],
   looks: ['lights', 'number'],
+  steps: ['steps', 'number'],
+  twice: ['there already', 'number'],
 };
+/** What the same figure is called in entries of one kind. */
+const OWN: Partial<Readonly<Record<LogEntry['kind'], typeof FIGURES>>> = {
+  'readings added': { count: ['readings', 'number'] },
+};
+/** Instants that are told where they are not those of the entry: what was done or read earlier. */
+const INSTANTS: Readonly<Record<string, string>> = { doneMs: 'done', fromMs: 'read' };
+const MINUTE_MS = 60_000;
 
 const plain = (word: string) => word;
 const isCode = (word: string): word is EvidenceCode => word in EVIDENCE_WORDS;
@@ -85,7 +97,10 @@ const TOLD: Readonly<Record<string, (word: string) => string>> = {
 /** What an entry says, with its figures in the user's units. */
 export function entryWords({ entry, coat }: NamedEntry, format: Format): string {
   const figures = Object.entries(entry.figures).flatMap(([name, value]) => {
-    const known = FIGURES[name];
+    const at = INSTANTS[name];
+    if (at && typeof value === 'number' && Math.abs(value - entry.atMs) >= MINUTE_MS)
+      return [`${at} ${clockText(value, entry.atMs)}`];
+    const known = OWN[entry.kind]?.[name] ?? FIGURES[name];
     if (!known || typeof value !== 'number') return [];
     // Said only where something ran off.
     if (name === 'staysM' && value === entry.figures['thicknessM']) return [];
