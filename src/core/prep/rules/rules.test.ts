@@ -246,6 +246,24 @@ describe('layers and the wipe', () => {
   });
 });
 
+describe('a resin for the use of its piece', () => {
+  const fit = ['food not declared'] as const;
+  const asked = (areas: PrepFacts['areas'], coats: PrepFacts['coats']) =>
+    found(facts({ areas, coats })).includes('fit for use');
+  const [face, recess, edge] = [
+    area(),
+    area({ id: 'recess', kind: 'recess' }),
+    area({ id: 'edge', kind: 'edge band' }),
+  ];
+  it('is asked of what lies on top of a face or in a recess, even where other areas are bare', () => {
+    expect(asked([face, recess, edge], [coat({ fit })])).toBe(true);
+    expect(asked([face, recess], [coat({ fit, areaIds: ['recess'] })])).toBe(true);
+    // Nothing is put down on an edge.
+    expect(asked([face, edge], [coat({ fit, areaIds: ['edge'] })])).toBe(false);
+    expect(asked([face], [coat({ fit: [] })])).toBe(false);
+  });
+});
+
 describe('each rule', () => {
   it('has a situation in which it fires and one in which it does not', () => {
     expect(Object.keys(CASES).sort()).toEqual(PREP_RULES.map((r) => r.id).sort());
