@@ -198,5 +198,9 @@ describe('sectionStack', () => {
     expect(sectionStack([{ id: 'a', bottomM: 0, topM: 0.5 }], 0.1, 0.3).exaggeration).toBe(1);
     expect(sectionStack([], 0.1, 0.3)).toEqual({ laminae: [], heightM: 0, exaggeration: 1 });
     expect(() => sectionStack([], 0, 0.3)).toThrow('sectionStack');
+    expect(() => sectionStack([], 0.1, 0)).toThrow('sectionStack');
+    // A quarter of half a metre over 1/16 m is twice, to the digit.
+    expect(sectionStack([{ id: 'a', bottomM: 0, topM: 1 / 16 }], 0.5, 0.25).exaggeration).toBe(2);
+    expect(sectionStack([], 0.5, 0.25, 1 / 16).exaggeration).toBe(2);
   });
 });
