@@ -108,6 +108,7 @@ test('what cannot be taken back asks first, and keeping changes nothing', async 
   await openDemo(page, '/settings');
   await expect(page.getByRole('button', { name: 'Load the demo shop' })).toBeDisabled();
   await page.getByRole('button', { name: /Empty the shop/ }).click();
+  await expect(page.getByText('A wet session is open.')).toHaveCount(0);
   await page.getByRole('button', { name: 'Keep as it is' }).click();
   await expect(page.getByText('16 pieces, 4 resins.')).toBeVisible();
   await page.getByRole('button', { name: /Empty the shop/ }).click();

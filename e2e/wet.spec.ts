@@ -239,6 +239,14 @@ test('a reading survives a reload; a weight that nobody read is stored as assume
   await page.getByRole('link', { name: 'Book' }).click();
   const mixed = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
   await expect(mixed.filter({ hasText: 'mixed' }).first()).toContainText('assumed');
+  // Whoever would empty the shop now is told what stands in the cup.
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('button', { name: /Empty the shop/ }).click();
+  const asking = page.getByRole('alertdialog', { name: 'Empty the shop?' });
+  await expect(asking).toContainText('A wet session is open.');
+  await expectAccessible(page);
+  await asking.getByRole('button', { name: 'Keep as it is' }).click();
+  await expect(asking).toHaveCount(0);
 });
 
 test('to the marks of cups: a cold room wants a hold, nothing is logged as weighed, and a wrong mix is thrown away', async ({

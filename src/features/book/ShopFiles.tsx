@@ -8,6 +8,7 @@ import { noteBackup } from '@/data/repos/bench';
 import { BackUp } from '@/features/common/files/BackUp';
 import { shopJob } from '@/features/common/files/shopJob';
 import { useFileWork } from '@/features/common/files/useFileWork';
+import { WetLost } from '@/features/common/WetLost';
 import { WorkState } from '@/features/common/files/WorkState';
 import { Button } from '@/ui/Button';
 import { ConfirmDialog } from '@/ui/ConfirmDialog';
@@ -130,6 +131,7 @@ function Imports() {
         The file is sound. Importing it replaces all pieces, coats, resins and the log that are here
         now. Export them first if you want to keep them. A bundle (ZIP) is laid into this shop
         instead.
+        <WetLost />
       </ConfirmDialog>
     </>
   );

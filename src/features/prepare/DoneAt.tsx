@@ -1,12 +1,13 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
-import { subDays, set } from 'date-fns';
+import { format, subDays, set } from 'date-fns';
 import { useState } from 'react';
 import type { PlacedTask } from '@/core/prep';
 import { useAct } from '@/data/hooks';
 import { doTask, type Doing } from '@/data/repos/prep';
 import type { TaskRef } from '@/data/repos/taskRef';
 import { clockText } from '@/features/common/clockText';
+import { hourMinute } from '@/features/common/hours';
 import { Button } from '@/ui/Button';
 import { TextField } from '@/ui/TextField';
 import { readDoneAt } from './model';
@@ -18,8 +19,10 @@ const AGO: readonly (readonly [string, (nowMs: number) => number])[] = [
   ['half an hour ago', (now) => now - 30 * MINUTE_MS],
   ['1 h ago', (now) => now - 60 * MINUTE_MS],
   ['2 h ago', (now) => now - 120 * MINUTE_MS],
-  ['yesterday 18:00', (now) => set(subDays(now, 1), { hours: 18, minutes: 0 }).getTime()],
 ];
+/** Before the bench was left the day before. */
+const lastEvening = (nowMs: number): number =>
+  set(subDays(nowMs, 1), { hours: 18, minutes: 0 }).getTime();
 
 interface Props {
   readonly placed: PlacedTask;
@@ -55,6 +58,9 @@ export function DoneAt({ placed, reference, nowMs }: Props) {
             {label}
           </Button>
         ))}
+        <Button size="sm" onClick={() => void note(lastEvening(nowMs))}>
+          yesterday {format(lastEvening(nowMs), hourMinute())}
+        </Button>
       </Flex>
       <Flex gap="2" align="flex-start" wrap="wrap">
         <Box flex="1 1 200px">

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { LOAD_DEMO, useAct, useShop } from '@/data/hooks';
 import { loadDemo } from '@/features/common/loadDemo';
 import { Button } from '@/ui/Button';
+import { WetLost } from '@/features/common/WetLost';
 import { ConfirmDialog } from '@/ui/ConfirmDialog';
 import { Panel } from '@/ui/Panel';
 import { AtBench } from './AtBench';
@@ -51,6 +52,7 @@ function ShopData() {
       >
         All pieces, coats, resins, photos, settings and the log go from this browser. Export the
         whole shop from the Book first; only such a file brings them back.
+        <WetLost />
       </ConfirmDialog>
     </Panel>
   );

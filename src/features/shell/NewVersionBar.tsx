@@ -28,7 +28,7 @@ export function NewVersionBar() {
           ? 'It comes once what is open has come to rest; if it does not, close every tab of Bilamina and open it again.'
           : 'It opens when you take it; what you have noted stays.'}
       </Box>
-      <Button size="sm" onClick={take}>
+      <Button size="sm" flexShrink={0} onClick={take}>
         Take it now
       </Button>
     </Flex>

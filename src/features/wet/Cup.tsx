@@ -42,7 +42,7 @@ export function Cup({ a, b, aText, goal, goalText }: Props) {
           strokeDasharray="9 6"
         />
         <SvgText
-          x="388"
+          x={420 - left(line - 10) - 10}
           y={line - 10}
           textAnchor="end"
           size={19}
