@@ -1,5 +1,5 @@
 import { allNow, placeTasks, planPrep, type PrepFacts, type TaskRecord } from '.';
-import { area, coat, facts, HOUR, NOW, ownNote, pouredAgo, surface } from './test/facts';
+import { area, coat, damage, facts, HOUR, NOW, ownNote, pouredAgo, surface } from './test/facts';
 
 const ROOM = [{ fromMs: 0, temperatureK: 295.15, humidity: 0.5 }];
 const placed = (of: PrepFacts, records: readonly TaskRecord[] = []) =>
@@ -23,6 +23,17 @@ describe('steps that can be noted together', () => {
     const oak = facts({ slope: null, areas: [area({ porosity: 'porous' })] });
     expect(rules(oak)).toContain('seal');
     for (const rule of ['mask', 'level', 'lint']) expect(rules(oak)).not.toContain(rule);
+  });
+  it('what is done holds nothing up; what is done and still dries does', () => {
+    const of = facts({ slope: null });
+    const after = allNow(placed(of, records(of, { mask: 1 }))).map((t) => t.task.rule);
+    expect(after).toEqual(expect.arrayContaining(['level', 'wipe']));
+    expect(after).not.toContain('mask');
+    const gap = facts({ slope: null, areas: [area(damage('gap at the rim'))] });
+    const noted = (hours: number) =>
+      allNow(placed(gap, records(gap, { 'rim gap': hours }))).map((t) => t.task.rule);
+    expect(noted(1)).not.toContain('mask');
+    expect(noted(25)).toContain('mask');
   });
   it('a result, a turn, a repair and a reading are asked one by one', () => {
     const ink = facts({ areas: [area(surface('ink'))] });
