@@ -65,6 +65,10 @@ export async function act<R>(
         `${table}: ${faults.map((f) => `${f.path}: ${f.message}`).join('; ')}`,
       );
   };
+  // Nobody else writes the log inside the transaction of an act: where it ends is read once.
+  let end: PromiseLike<number> | null = null;
+  const nextPlace = () =>
+    (end = (end ?? db.log.orderBy('seq').last((entry) => entry?.seq ?? 0)).then((seq) => seq + 1));
   const writer: Writer = {
     db,
     context,
@@ -73,10 +77,13 @@ export async function act<R>(
       await db.table(table).put(row);
     },
     log: async (kind, about, id = context.newId()) => {
-      if (about.pieceId && !AFTER_CLOSING.includes(kind)) await refuseClosed(db, about.pieceId);
+      const { pieceId } = about;
+      const [seq] = await Promise.all([
+        nextPlace(),
+        pieceId && !AFTER_CLOSING.includes(kind) && refuseClosed(db, pieceId),
+      ]);
       const entry: LogEntry = {
-        id,
-        seq: ((await db.log.orderBy('seq').last())?.seq ?? 0) + 1,
+        ...{ id, seq },
         atMs: context.nowMs,
         kind,
         by: context.by,
