@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { downloaded, expect, expectAccessible, openDemo, openPiece, test } from './bench';
+import { downloaded, expect, expectAccessible, openDemo, openPiece, overAt, test } from './bench';
 
 test('from an empty shop to the first volume in three answers, and on to the bench', async ({
   page,
@@ -94,22 +94,6 @@ async function eachPlace(page: Page, look: (path: string) => Promise<void>): Pro
   }
 }
 
-/**
- * What stands over the edge of a window of a width, px. About once in a hundred times this browser keeps the columns of
- * the wider window after one jump, though its rules say otherwise. A window that is dragged is sized many times: so is
- * this one where something stands over.
- */
-function overAt(page: Page, width: number): () => Promise<number> {
-  let looks = 0;
-  return async () => {
-    const jump = looks % 4 === 0;
-    if (jump && looks > 0) await page.setViewportSize({ width: 1280, height: 800 });
-    if (jump) await page.setViewportSize({ width, height: 800 });
-    looks += 1;
-    return page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-  };
-}
-
 test.describe('a dim room', () => {
   test.use({ colorScheme: 'dark' });
   test('every place follows the system into the dark, passes axe, and scrolls nowhere sideways', async ({
@@ -119,7 +103,9 @@ test.describe('a dim room', () => {
       await expect(page.locator('html')).toHaveAttribute('data-look', 'dark');
       await expectAccessible(page);
       for (const width of [390, 640, 768, 1024, 1440, 1280]) {
-        await expect.poll(overAt(page, width), { message: `${path} at ${width}` }).toBeLessThanOrEqual(0);
+        await expect
+          .poll(overAt(page, width), { message: `${path} at ${width}` })
+          .toBeLessThanOrEqual(0);
       }
     });
   });
