@@ -26,9 +26,10 @@ function changed(folder, share, of) {
 }
 
 ensureInstalled();
+const SHARE = /^\d+\/\d+$/;
 const told = process.argv.slice(2);
-const [share, of] = (told.find((t) => /^\d+\/\d+$/.test(t)) ?? '1/1').split('/').map(Number);
-const wanted = told.filter((t) => !t.includes('/'));
+const [share, of] = (told.find((t) => SHARE.test(t)) ?? '1/1').split('/').map(Number);
+const wanted = told.filter((t) => !SHARE.test(t));
 const unknown = wanted.filter((f) => !FOLDERS.includes(f));
 if (unknown.length > 0 || share < 1 || share > of) {
   console.error(`Wanted: folders of ${FOLDERS.join(', ')}, and a share such as 2/40 of each.`);

@@ -1,4 +1,5 @@
 // How fast the machine is just now: the same program takes one to three times as long here, by the hour.
+import { median } from './taps.mjs';
 
 /** What the fixed work takes on such a machine at its best, ms: the limits of the bench are meant for that. */
 const BEST_MS = 37;
@@ -21,14 +22,14 @@ function work() {
 }
 
 /** How many times longer than at its best the machine takes now: the middle of several runs. */
-export function slowness() {
+function slowness() {
   const times = [];
   for (let i = 0; i < 15; i += 1) {
     const from = performance.now();
     work();
     times.push(performance.now() - from);
   }
-  return times.sort((a, b) => a - b)[7] / BEST_MS;
+  return median(times) / BEST_MS;
 }
 
 /** Figures that wait for the screen's beat, not for the machine. */

@@ -13,7 +13,9 @@ const made = new Map<TableName, ReturnType<typeof makeSchema>>();
 
 /** The schema of a table, made when the first row is checked: all at once would hold up the first tap. */
 function schemaOf(table: TableName): ReturnType<typeof makeSchema> {
-  const schema = made.get(table) ?? makeSchema(table);
+  const known = made.get(table);
+  if (known) return known;
+  const schema = makeSchema(table);
   made.set(table, schema);
   return schema;
 }

@@ -10,7 +10,7 @@ export function WetLost() {
   return (
     <Box mt="3">
       <Caution title="A wet session is open.">
-        What is in its cup would lose its clock and its record: bring it to its end first.
+        Its clock and its record would go, whatever is in the cup: bring it to its end first.
       </Caution>
     </Box>
   );
