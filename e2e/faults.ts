@@ -24,12 +24,16 @@ export const dump = (page: Page): Promise<Dump> =>
         request.onerror = () => reject(request.error ?? new Error('no database'));
         request.onsuccess = () => {
           const db = request.result;
-          const names = ['batches', 'coats', 'sessions', 'log'] as const;
+          const names = ['batches', 'coats', 'sessions', 'log', 'logPages'] as const;
           const tx = db.transaction([...names], 'readonly');
           const asks = names.map((n) => [n, tx.objectStore(n).getAll()] as const);
           tx.oncomplete = () => {
             db.close();
-            resolve(Object.fromEntries(asks.map(([n, r]) => [n, r.result])) as unknown as Dump);
+            const read = Object.fromEntries(asks.map(([n, r]) => [n, r.result]));
+            const { logPages, log, ...rows } = read as unknown as Dump & {
+              logPages: { entries: Dump['log'] }[];
+            };
+            resolve({ ...rows, log: [...logPages.flatMap((p) => p.entries), ...log] });
           };
         };
       }),

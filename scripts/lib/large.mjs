@@ -134,8 +134,14 @@ async function largeFigures(page, context, { origin, file, session, add }) {
   await page.getByRole('heading', { level: 1, name: 'Book' }).waitFor();
   await page.waitForTimeout(1500);
   await longest();
+  // As a hand does it: the button, a moment of choosing, the file.
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: /^Import a shop/ }).click(),
+  ]);
+  await page.waitForTimeout(1500);
   const from = performance.now();
-  await page.getByLabel('Shop file').setInputFiles(file);
+  await chooser.setFiles(file);
   await page.getByText(/^Imported \d+ rows/).waitFor({ timeout: 240_000 });
   add('import', Number(((performance.now() - from) / 1000).toFixed(1)), 's', '<= 3');
   await page.waitForTimeout(1500);

@@ -1,14 +1,21 @@
 import { Dexie, type EntityTable, type Transaction } from 'dexie';
 import { ActionError } from './errors';
+import { bound, LOG_STORES, logStoresOf, wholeLog, type LogStores } from './log';
 import { MIGRATIONS, SCHEMA_VERSION, tablesOf, type Migration } from './migrations';
 import { copyShop, dropCopy, storedVersion } from './oldShop';
-import type { TableName, Tables } from '@/records';
+import { TABLE_NAMES, type LogEntry, type TableName, type Tables } from '@/records';
 
 export const DB_NAME = 'bilamina';
 /** Dexie keeps ten times its own version in the browser. */
 const NATIVE_VERSION = SCHEMA_VERSION * 10;
 
-export type ShopDb = Dexie & { readonly [T in TableName]: EntityTable<Tables[T], 'id'> };
+export type ShopDb = Dexie & {
+  readonly [T in TableName]: EntityTable<Tables[T], 'id'>;
+} & LogStores;
+
+/** Where the shop lies in the browser: its tables, and what keeps a table otherwise. */
+export type StoreName = TableName | (typeof LOG_STORES)[number];
+export const STORES: readonly StoreName[] = [...new Set([...TABLE_NAMES, ...LOG_STORES])];
 
 /** Set on a transaction that replaces the whole shop or brings it up to date; only there may log entries go. */
 export interface ReplacingTransaction extends Transaction {
@@ -16,33 +23,56 @@ export interface ReplacingTransaction extends Transaction {
 }
 
 function keepAppendOnly(db: ShopDb): void {
-  db.log.hook('updating', () => {
-    throw new ActionError('append-only', { act: 'change' });
-  });
-  db.log.hook('deleting', (_key, _row, transaction: ReplacingTransaction) => {
-    if (!transaction.replacingShop) throw new ActionError('append-only', { act: 'delete' });
-  });
+  for (const table of LOG_STORES.map((name) => db.table(name))) {
+    table.hook('updating', () => {
+      throw new ActionError('append-only', { act: 'change' });
+    });
+    table.hook('deleting', (_key, _row, transaction: ReplacingTransaction) => {
+      if (!transaction.replacingShop) throw new ActionError('append-only', { act: 'delete' });
+    });
+  }
+}
+
+/** The first version that keeps entries in pages. */
+const PAGES_SINCE = 16;
+
+/** Writes the log anew. */
+async function writeLog(tx: Transaction, entries: readonly LogEntry[]): Promise<void> {
+  const { log, logPages } = logStoresOf(tx);
+  const { pages, rows } = bound(entries);
+  await logPages.clear();
+  await logPages.bulkAdd([...pages]);
+  await log.bulkAdd([...rows]);
 }
 
 /** Runs one step on the rows of the browser, inside the version change: all of it or nothing. */
 async function upgradeRows(tx: ReplacingTransaction, step: Migration): Promise<void> {
   tx.replacingShop = true;
   const names = [...new Set([...tablesOf(step.version - 1), ...tablesOf(step.version)])];
-  const rows = await Promise.all(names.map((table) => tx.table(table).toArray()));
+  const paged = step.version > PAGES_SINCE;
+  const rows = await Promise.all(
+    names.map((table) =>
+      table === 'log' && paged ? wholeLog(logStoresOf(tx)) : tx.table(table).toArray(),
+    ),
+  );
   const before = Object.fromEntries(names.map((table, n) => [table, rows[n] ?? []]));
   for (const [table, changed] of Object.entries(step.up(before))) {
     if (changed === before[table]) continue;
     await tx.table(table).clear();
-    await tx.table(table).bulkAdd([...changed]);
+    if (table === 'log' && paged) await writeLog(tx, changed as readonly LogEntry[]);
+    else await tx.table(table).bulkAdd([...changed]);
   }
   tx.replacingShop = false;
 }
 
-/** Opens (lazily) a shop's database at the newest schema. */
-export function createDb(name = DB_NAME): ShopDb {
+/**
+ * Opens (lazily) a shop's database at the newest schema.
+ * @param steps of the schema: others than all there are only in tests
+ */
+export function createDb(name = DB_NAME, steps = MIGRATIONS): ShopDb {
   const db = new Dexie(name) as ShopDb;
-  for (const [i, step] of MIGRATIONS.entries()) {
-    const version = db.version(step.version).stores({ ...step.stores });
+  for (const [i, step] of steps.entries()) {
+    const version = db.version(step.version).stores({ ...step.stores, ...step.unseen });
     if (i > 0) version.upgrade((tx) => upgradeRows(tx, step));
   }
   keepAppendOnly(db);

@@ -1,14 +1,6 @@
-import { refuseOvertaken, type ShopDb } from './db';
+import { refuseOvertaken, STORES, type ShopDb, type StoreName } from './db';
 import { StaleActionError } from './errors';
-import {
-  LOG,
-  TABLE_NAMES,
-  type Id,
-  type LogEntry,
-  type LogKind,
-  type TableName,
-  type Tables,
-} from '@/records';
+import { LOG, type Id, type LogEntry, type LogKind, type TableName, type Tables } from '@/records';
 
 /** Clock, identifiers and person of one action; taken when the user acts, kept when it is tried again. */
 export interface ActionContext {
@@ -54,7 +46,7 @@ export const loadValidation = () => import('@/records/validate');
 export async function act<R>(
   db: ShopDb,
   context: ActionContext,
-  tables: readonly TableName[],
+  tables: readonly StoreName[],
   work: (writer: Writer) => Promise<R>,
 ): Promise<R> {
   const { rowFaults } = await loadValidation();
@@ -107,7 +99,7 @@ export async function act<R>(
 export async function together<R>(db: ShopDb, work: () => Promise<R>): Promise<R> {
   // Each act waits for it; inside a transaction it must be here already.
   await loadValidation();
-  return db.transaction('rw', [...TABLE_NAMES], work);
+  return db.transaction('rw', [...STORES], work);
 }
 
 /** @throws StaleActionError `piece closed` where its record is closed: it is read, and corrected by entries of the log */

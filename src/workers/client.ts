@@ -51,6 +51,8 @@ export interface ComputeClient {
 
 /** Has jobs done by name. */
 export interface JobClient {
+  /** Has the worker made ready: a job is soon asked for. */
+  wake(): void;
   run(job: string, input: unknown, options?: ComputeOptions): Promise<unknown>;
 }
 
@@ -119,7 +121,10 @@ export function createJobClient(createWorker: () => WorkerLike, stopsByKilling =
       ready().postMessage({ type: 'job', id, job, input }, [...transfer]);
     });
 
-  return { run: (job, input, options = {}) => ask(job, input, options) };
+  return {
+    wake: () => void ready(),
+    run: (job, input, options = {}) => ask(job, input, options),
+  };
 }
 
 /** Talks to the compute worker: the jobs of a client, each with what it takes and gives. */

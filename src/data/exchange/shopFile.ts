@@ -1,7 +1,8 @@
-import type { ReplacingTransaction, ShopDb } from '../db';
+import { STORES, type ReplacingTransaction, type ShopDb } from '../db';
+import { countLog, unbound, wholeLog, type LogPage } from '../log';
 import { migrate, SCHEMA_VERSION, tablesOf, type AnyTables } from '../migrations';
 import type { StoredShop } from '../oldShop';
-import { type Photo, TABLE_NAMES, type TableName } from '@/records';
+import { type LogEntry, type Photo, TABLE_NAMES, type TableName } from '@/records';
 import type { RowFault } from '@/records/validate';
 import { addRows, finish } from './addRows';
 import { base64ToBlob, blobToBase64 } from './base64';
@@ -27,7 +28,9 @@ export async function fileOf(
   { version, tables }: StoredShop,
   exportedMs: number,
 ): Promise<ShopFile> {
-  const names = version > SCHEMA_VERSION ? Object.keys(tables) : tablesOf(version);
+  const { logPages = [], ...stored } = tables;
+  const log = unbound(logPages as readonly LogPage[], (tables['log'] ?? []) as readonly LogEntry[]);
+  const names = version > SCHEMA_VERSION ? Object.keys(stored) : tablesOf(version);
   const photos = await Promise.all(
     ((tables['photos'] ?? []) as Photo[]).map(async ({ blob, ...rest }) => ({
       ...rest,
@@ -35,15 +38,19 @@ export async function fileOf(
       base64: await blobToBase64(blob),
     })),
   );
-  const rows = Object.fromEntries(names.map((name) => [name, tables[name] ?? []]));
+  const rows = Object.fromEntries(
+    names.map((name) => [name, name === 'log' ? log : (stored[name] ?? [])]),
+  );
   return { format: SHOP_FORMAT, version, exportedMs, tables: { ...rows, photos } };
 }
 
 /** Every row of the shop, in one consistent read. */
 export const readTablesOf = (db: ShopDb): Promise<AnyTables> =>
-  db.transaction('r', [...TABLE_NAMES], async () => {
+  db.transaction('r', [...STORES], async () => {
     const rows = await Promise.all(
-      TABLE_NAMES.map((t) => db.table(t).toArray() as Promise<unknown[]>),
+      TABLE_NAMES.map((t): Promise<unknown[]> =>
+        t === 'log' ? wholeLog(db) : db.table(t).toArray(),
+      ),
     );
     return Object.fromEntries(TABLE_NAMES.map((t, i) => [t, rows[i] ?? []]));
   });
@@ -192,12 +199,10 @@ export async function replaceShop(
   trial: FaultSteps = [],
 ): Promise<number> {
   const also = meanwhile(trial, rowsIn(tables), tell);
-  return db.transaction('rw', [...TABLE_NAMES], async (transaction: ReplacingTransaction) => {
+  return db.transaction('rw', [...STORES], async (transaction: ReplacingTransaction) => {
     transaction.replacingShop = true;
-    for (const t of TABLE_NAMES) {
-      await db.table(t).clear();
-      await addRows(db.table(t), tables[t], also.step);
-    }
+    await Promise.all(STORES.map((store) => db.table(store).clear()));
+    for (const t of TABLE_NAMES) await addRows(db, t, tables[t], also.step);
     await finish(db.settings, also);
     return rowsIn(tables);
   });
@@ -239,12 +244,12 @@ export async function importShop(
 
 /** Loads tables into a shop that has no pieces and no log; never over a user's data. */
 export async function fillEmptyShop(db: ShopDb, tables: AnyTables): Promise<boolean> {
-  return db.transaction('rw', [...TABLE_NAMES], async () => {
-    const counts = await Promise.all([db.pieces.count(), db.log.count(), db.resins.count()]);
+  return db.transaction('rw', [...STORES], async () => {
+    const counts = await Promise.all([db.pieces.count(), countLog(db), db.resins.count()]);
     if (counts.some((n) => n > 0)) return false;
     const hasSettings = (await db.settings.count()) > 0;
     for (const t of TABLE_NAMES)
-      if (t !== 'settings' || !hasSettings) await addRows(db.table(t), tables[t]);
+      if (t !== 'settings' || !hasSettings) await addRows(db, t, tables[t]);
     return true;
   });
 }

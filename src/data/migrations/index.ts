@@ -14,12 +14,13 @@ import { v12 } from './v12';
 import { v13 } from './v13';
 import { v14 } from './v14';
 import { v15 } from './v15';
+import { v16 } from './v16';
 
 export type { AnyTables, Migration };
 
 /** All steps in order, without gaps. */
 export const MIGRATIONS: readonly Migration[] = [
-  ...[v1, v2, v3, v4, v5, v6, v7, v8, v9, v10, v11, v12, v13, v14, v15],
+  ...[v1, v2, v3, v4, v5, v6, v7, v8, v9, v10, v11, v12, v13, v14, v15, v16],
 ];
 export const SCHEMA_VERSION = MIGRATIONS.length;
 

@@ -2,6 +2,7 @@ import { standing, type DoneAct } from '@/core/wet';
 import { asId, type Batch, type Coat, type Id, stateOf } from '@/records';
 import type { ShopDb } from '../db';
 import { StaleActionError } from '../errors';
+import { entriesAbout, LOG_STORES } from '../log';
 import { act, type ActionContext } from '../write';
 import { BATCH_TABLES, readBatch, endedAfter } from './batchRows';
 
@@ -34,6 +35,12 @@ const readingAfter = (undone: DoneAct, { reading }: Batch): Batch['reading'] => 
   return undone.by === 'read' || undone.by === 'to the mark' ? { part, kg: undone.kg } : null;
 };
 
+/** The entry of an act, by the session that it belongs to; null where the log does not tell of it. */
+const entryOf = (db: ShopDb, sessionId: Id<'session'>, actId: string) =>
+  entriesAbout(db, { sessionIds: [sessionId] }).then(
+    (entries) => entries.find((e) => e.id === actId)?.id ?? null,
+  );
+
 /**
  * Takes back one named act of a batch, its newest that stands; the log keeps both the act and its undoing.
  * @throws StaleActionError when that act was already taken back, or something was done since
@@ -44,7 +51,7 @@ export function undoAct(
   batchId: Id<'batch'>,
   eventId: string,
 ): Promise<void> {
-  return act(db, context, BATCH_TABLES, async (w) => {
+  return act(db, context, [...BATCH_TABLES, ...LOG_STORES], async (w) => {
     const { batch, coats } = await readBatch(w, batchId);
     const acts = standing(batch.events);
     const last = acts.at(-1);
@@ -71,7 +78,7 @@ export function undoAct(
     if (after) await w.put('sessions', after);
     const coatId = 'coatId' in last ? asId<'coat'>(last.coatId) : null;
     const coat = coats.find((c) => c.id === coatId) ?? coats[0];
-    const about = (await db.log.get(asId<'log'>(last.id)))?.id ?? null;
+    const about = await entryOf(db, batch.sessionId, last.id);
     await w.log(
       'undone',
       {

@@ -4,12 +4,14 @@ import { format as formatDate } from 'date-fns';
 import { useRef, useState } from 'react';
 import { shopDb } from '@/data/db';
 import { useAct, useShop } from '@/data/hooks';
+import { wholeLog } from '@/data/log';
 import { noteBackup } from '@/data/repos/bench';
 import { BackUp } from '@/features/common/files/BackUp';
 import { shopJob } from '@/features/common/files/shopJob';
 import { useFileWork } from '@/features/common/files/useFileWork';
 import { WetLost } from '@/features/common/WetLost';
 import { WorkState } from '@/features/common/files/WorkState';
+import { shopClient } from '@/workers/shopClient';
 import { Button } from '@/ui/Button';
 import { ConfirmDialog } from '@/ui/ConfirmDialog';
 import { Panel } from '@/ui/Panel';
@@ -39,7 +41,7 @@ function Exports() {
   const exportLog = () =>
     work.run('Exporting the log', async () => {
       const { logCsv } = await import('@/data/exchange/logCsv');
-      const entries = await shopDb().log.orderBy('seq').toArray();
+      const entries = await wholeLog(shopDb());
       const csv = logCsv(entries, shop.pieces, shop.coats);
       saveFile(`bilamina-log-${stamp()}.csv`, CSV_TYPE, csv);
     });
@@ -97,7 +99,15 @@ function Imports() {
   const { asked, done, faults, work } = intake;
   return (
     <>
-      <Button onClick={() => picker.current?.click()}>Import a shop …</Button>
+      <Button
+        onClick={() => {
+          // It is ready by the time that a file is chosen.
+          shopClient().wake();
+          picker.current?.click();
+        }}
+      >
+        Import a shop …
+      </Button>
       <input
         ref={picker}
         type="file"

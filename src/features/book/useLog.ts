@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { useRead, type LiveRead } from '@/data/hooks';
+import { countLog, newestOf } from '@/data/log';
 import type { LogEntry } from '@/records';
 
 /** What of the log is looked at. An entry that undoes another is newer than it, so it is among them too. */
@@ -19,10 +20,9 @@ export function useLog(newest: number, searching: boolean): LiveRead<LogRead> {
   const [last, setLast] = useState<LogRead | null>(null);
   const { value, error } = useRead(
     async (db): Promise<LogRead> => {
-      const log = db.log.orderBy('seq').reverse();
       const [entries, total] = await Promise.all([
-        (searching ? log : log.limit(newest)).toArray(),
-        db.log.count(),
+        newestOf(db, searching ? Infinity : newest),
+        countLog(db),
       ]);
       return { entries, total };
     },

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { CareLine } from '@/core/finish';
 import { useRead, useShop, useNow } from '@/data/hooks';
+import { entriesAbout } from '@/data/log';
 import { dateText } from '@/features/common/clockText';
 import { fileName } from '@/features/common/files/fileName';
 import { paperOf } from '@/features/common/paper';
@@ -40,10 +41,7 @@ export function usePapers(view: PieceView, care: readonly CareLine[] | null) {
   const format = useFormat();
   const [trouble, setTrouble] = useState<string | null>(null);
   const { piece } = view;
-  const { value: log } = useRead(
-    (db) => db.log.where('pieceId').equals(piece.id).sortBy('seq'),
-    piece.id,
-  );
+  const { value: log } = useRead((db) => entriesAbout(db, { pieceId: piece.id }), piece.id);
   const { value: photos } = useRead(
     (db) => db.photos.where('pieceId').equals(piece.id).sortBy('takenMs'),
     piece.id,

@@ -1,6 +1,7 @@
 import type { LogEntry } from '@/records';
 import type { EvidenceCode } from '@/core/inspect';
 import { useRead } from '@/data/hooks';
+import { entriesAbout } from '@/data/log';
 import { EVIDENCE_WORDS } from '@/features/common/causeWords';
 
 /** What the log says of a piece and of the sessions of its coats, oldest first. */
@@ -9,15 +10,7 @@ export function useEntries(
   sessionIds: readonly string[],
 ): readonly LogEntry[] | null {
   const key = [pieceId, ...sessionIds].join(' ');
-  const { value } = useRead(async (db) => {
-    const own = await db.log.where('pieceId').equals(pieceId).toArray();
-    const wet = await db.log
-      .where('sessionId')
-      .anyOf([...sessionIds])
-      .toArray();
-    const once = new Map([...own, ...wet].map((e) => [e.id, e]));
-    return [...once.values()].sort((a, b) => a.seq - b.seq);
-  }, key);
+  const { value } = useRead((db) => entriesAbout(db, { pieceId, sessionIds }), key);
   return value;
 }
 

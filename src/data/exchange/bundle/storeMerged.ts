@@ -1,11 +1,12 @@
 import { type LogEntry, LOG, type Share, TABLE_NAMES, type TableName } from '@/records';
-import { refuseOvertaken, type ReplacingTransaction, type ShopDb } from '../../db';
+import { refuseOvertaken, STORES, type ReplacingTransaction, type ShopDb } from '../../db';
 import type { ActionContext } from '../../write';
+import { LOG_STORES, PAGE } from '../../log';
 import { addRows, finish } from '../addRows';
 import type { Meanwhile } from '../faultSteps';
 import type { Bundle } from './bundleFile';
 import { type AnyRow, digest, type Rows } from './digest';
-import { forgotten, shareOf } from './makeBundle';
+import { forgotten, readAll, shareOf } from './makeBundle';
 
 /** Whether what was read is still what is stored. */
 const isStill = (then: Rows, now: Rows): boolean =>
@@ -50,16 +51,37 @@ export const rowsOf = (changes: readonly TableChange[]): number =>
     0,
   );
 
+/** A few entries are added at the end of the log; where others changed places, or many come, it is written anew. */
+async function writeLog(
+  db: ShopDb,
+  { gone, add }: TableChange,
+  after: Rows,
+  also: Meanwhile['step'],
+): Promise<void> {
+  if (gone.length === 0 && add.length <= PAGE)
+    await db.log.bulkAdd(add as unknown as readonly LogEntry[]);
+  else {
+    await Promise.all(LOG_STORES.map((store) => db.table(store).clear()));
+    await addRows(db, 'log', after.log, () => also());
+  }
+  also(add.length);
+}
+
 /** Inside a transaction that may replace the log. */
 async function writeChanges(
   db: ShopDb,
   changes: readonly TableChange[],
+  after: Rows,
   also: Meanwhile['step'],
 ): Promise<void> {
-  for (const { table, gone, add, put } of changes) {
-    if (gone.length > 0) await db.table(table).bulkDelete([...gone]);
-    await addRows(db.table(table), add, also);
-    if (put.length > 0) await db.table(table).bulkPut([...put]);
+  for (const change of changes) {
+    const { table, gone, add, put } = change;
+    if (table === 'log') await writeLog(db, change, after, also);
+    else {
+      if (gone.length > 0) await db.table(table).bulkDelete([...gone]);
+      await addRows(db, table, add, also);
+      if (put.length > 0) await db.table(table).bulkPut([...put]);
+    }
   }
 }
 
@@ -89,13 +111,11 @@ export const storeMerged = (
   changes: readonly TableChange[],
   also: Meanwhile,
 ): Promise<number | null> =>
-  db.transaction('rw', [...TABLE_NAMES], async (transaction: ReplacingTransaction) => {
+  db.transaction('rw', [...STORES], async (transaction: ReplacingTransaction) => {
     refuseOvertaken(db);
-    const now = await Promise.all(TABLE_NAMES.map((t) => db.table(t).toArray()));
-    const stored = Object.fromEntries(TABLE_NAMES.map((t, i) => [t, now[i]])) as unknown as Rows;
-    if (!isStill(mine, stored)) return null;
+    if (!isStill(mine, await readAll(db))) return null;
     transaction.replacingShop = true;
-    await writeChanges(db, changes, also.step);
+    await writeChanges(db, changes, rows, also.step);
     await finish(db.settings, also);
     await db.log.add(entryOf(bundle, rows.log, context));
     const shares = mine.shares as unknown as readonly Share[];
