@@ -58,11 +58,14 @@ export { expect };
 /** Opens a page of the demo shop, and waits until the demo stands. */
 export async function openDemo(page: Page, path = '/'): Promise<void> {
   // A form begun with the empty shop's settings would hold the demo's for somebody else's change.
-  const late = path === '/settings';
-  await page.goto(`${late ? '/' : path}?shop=demo`);
+  const typed = path === '/settings';
+  await page.goto(`${typed ? '/' : path}?shop=demo`);
+  // Looked for often and cheaply first: what `expect` does not find at once it looks for after up to a second.
+  const late = page.locator('[aria-label="Bench strip"] a', { hasText: 'mask past its limit' });
+  await expect.poll(() => late.count(), { intervals: [50] }).toBeGreaterThan(0);
   const strip = page.getByRole('region', { name: 'Bench strip' });
   await expect(strip.getByRole('link', { name: /^Relief map.*mask past its limit/ })).toBeVisible();
-  if (late) await page.goto(path);
+  if (typed) await page.goto(path);
   if (path !== '/') return;
   await expect(page.getByRole('heading', { name: 'Next, in order' })).toBeVisible();
   await expect(page.getByRole('link', { name: /Flood 2, Viaduct/ })).toBeVisible();

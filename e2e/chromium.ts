@@ -14,5 +14,7 @@ export const CHROMIUM = {
     '--disable-background-networking',
     '--disable-component-update',
     '--disable-sync',
+    // One process for all pages of the application: what it compiled for one test it need not compile for the next.
+    '--process-per-site',
   ],
 };
