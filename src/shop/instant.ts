@@ -1,7 +1,7 @@
 import type { PlacedTask } from '@/core/prep';
 import { instantAtRipe, workingTime, type ResinSheet } from '@/core/resin';
-import type { BatchStep, WetState } from '@/core/wet';
-import { type Batch, type Coat, type Resin, stateOf, type WetSession } from '@/records';
+import { nextRound, ROUND_MS, type BatchStep, type WetState } from '@/core/wet';
+import { type Batch, type Coat, type Id, type Resin, stateOf, type WetSession } from '@/records';
 import { readViews, viewPiece, type CoatView, type PieceView } from './coatView';
 import { findingState } from './findings';
 import { byId, ofPiece, ofSession } from './ofPiece';
@@ -16,6 +16,14 @@ export type Ground = 'free' | 'too soon' | 'open' | 'shut';
 /** One thing that a piece asks for, by code; what is said of it stands in the features. */
 export type Ask =
   | { readonly is: 'plan' }
+  /** A coat that lies in its first hour, its session over: it is to be looked over for bubbles, and at the latest when. */
+  | {
+      readonly is: 'bubbles';
+      readonly coat: CoatView;
+      readonly sessionId: Id<'session'>;
+      readonly fromMs: number;
+      readonly toMs: number;
+    }
   | { readonly is: 'put right'; readonly defects: number }
   /** Findings whose rescue was carried out: a later look closes them. */
   | { readonly is: 'look again'; readonly findings: number }
@@ -132,12 +140,25 @@ function lookAsk(shop: Shop, { piece }: PieceView): Ask[] {
   return findings > 0 ? [{ is: 'look again', findings }] : [];
 }
 
+/** While its session is open, that leads. */
+function bubblesAsk(shop: Shop, { top }: PieceView, nowMs: number): readonly AskOf<'bubbles'>[] {
+  if (!top?.batch) return [];
+  const { sessionId } = top.batch;
+  if (byId(shop.sessions, sessionId)?.endedMs === null) return [];
+  const round = nextRound(stateOf(top.batch), top.coat.id);
+  const firstHour = nowMs < (top.coat.pouredMs ?? nowMs) + ROUND_MS.last;
+  return round && firstHour && nowMs >= round.fromMs
+    ? [{ is: 'bubbles', coat: top, sessionId, ...round }]
+    : [];
+}
+
 function asksOf(shop: Shop, view: PieceView, nowMs: number): readonly Ask[] {
   const { coats, openDefects, piece, top } = view;
   if (piece.closedMs !== null) return [{ is: 'gone', atMs: piece.closedMs }];
   if (coats.length === 0) return [{ is: 'plan' }];
   const next = top?.clock?.next;
   const asks: Ask[] = [
+    ...bubblesAsk(shop, view, nowMs),
     ...(openDefects > 0 ? [{ is: 'put right', defects: openDefects } as const] : []),
     ...lookAsk(shop, view),
     ...coatAsk(shop, view, nowMs),

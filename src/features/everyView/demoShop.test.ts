@@ -54,6 +54,36 @@ describe('the demo shop at the bench', () => {
     );
   });
 
+  it('a look for bubbles that is due stands on the strip, first on Today and on the card alike', () => {
+    const { pouredMs, batchId } = piece('Signal-box board').top?.coat ?? {};
+    const session = shop.batches.find((b) => b.id === batchId)?.sessionId ?? '';
+    const at = (minutes: number) => {
+      const nowMs = (pouredMs ?? NaN) + minutes * 60_000;
+      const here = atInstant(shop, nowMs).pieces.find(
+        (p) => p.view.piece.name === 'Signal-box board',
+      );
+      if (!here) throw new Error('no board');
+      return {
+        strip: stripItems(shop, nowMs).some((i) => i.text === 'look it over for bubbles'),
+        today: toDos(shop, nowMs, METRIC)[0],
+        card: pieceWords(here, nowMs).waits,
+      };
+    };
+    const due = at(6);
+    expect(due.strip).toBe(true);
+    expect(due.today).toMatchObject({
+      ...{ title: 'Look for bubbles, Signal-box board', urgent: true, href: `/wet/${session}` },
+      dueMs: (pouredMs ?? NaN) + 10 * 60_000,
+    });
+    expect(due.card).toMatch(/^Look it over for bubbles, since \d\d:\d\d$/);
+    for (const minutes of [4, 61]) {
+      const quiet = at(minutes);
+      expect(quiet.strip).toBe(false);
+      expect(quiet.today?.title).not.toMatch(/bubbles/);
+      expect(quiet.card).not.toMatch(/bubbles/);
+    }
+  });
+
   it('orders the bench strip by what happens first', () => {
     const items = stripItems(shop, NOW);
     expect(items.map((i) => `${i.title}: ${i.text.split(' · ')[0]}`)).toEqual([
@@ -70,8 +100,9 @@ describe('the demo shop at the bench', () => {
     expect(times).toEqual([...times].sort((a, b) => a - b));
   });
 
-  it('lists what to do: limits first, then any time, then what cannot begin yet', () => {
-    const list = toDos(shop, NOW, METRIC);
+  it('lists what to do: what is wet, limits, then any time, then what cannot begin yet', () => {
+    const [wet, ...list] = toDos(shop, NOW, METRIC);
+    expect(wet?.title).toBe('Look for bubbles, Signal-box board');
     const due = list.filter((t) => t.dueMs !== null).map((t) => t.dueMs ?? 0);
     expect(due).toEqual([...due].sort((a, b) => a - b));
     expect(list.slice(0, due.length).every((t) => t.dueMs !== null)).toBe(true);

@@ -47,8 +47,7 @@ export function FindingList({ pieceId, defects, selectedId, onSelect }: Props) {
       )}
       {defects.length === 0 && (
         <Box color="ink2">
-          Nothing noted. Look along the surface against a light from several angles, and feel the
-          edges.
+          Nothing noted. Look along the surface against a light from several angles.
         </Box>
       )}
       <Box as="ul" listStyleType="none">

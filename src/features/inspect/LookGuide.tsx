@@ -3,7 +3,7 @@ import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useAct } from '@/data/hooks';
 import { noteCleanLook } from '@/data/repos/findings';
-import type { PieceView } from '@/shop/coatView';
+import type { CoatView, PieceView } from '@/shop/coatView';
 import { Button } from '@/ui/Button';
 import { Panel } from '@/ui/Panel';
 
@@ -14,6 +14,9 @@ const LOOKS = [
   ['Edges with a clean glove', 'thin places, lips at the tape line'],
   ['Back and rims', 'drips below, seep under the tape'],
 ] as const;
+
+/** A finger leaves its mark in it. */
+const SOFT: readonly CoatView['state'][] = ['mixed', 'wet', 'set'];
 
 /** The look itself, light by light; a clean one is logged as well. */
 export function LookGuide({ view }: { view: PieceView }) {
@@ -39,12 +42,19 @@ export function LookGuide({ view }: { view: PieceView }) {
       setNoted(true);
     }
   };
+  const { top } = view;
   const all = done.size === LOOKS.length;
   return (
     <Panel as="section" aria-label="How to look">
       <Heading as="h2" fontSize="lg" mb="2">
         Look, light by light
       </Heading>
+      {top && SOFT.includes(top.state) && (
+        <Box fontSize="sm" fontWeight="600" color="oxide" mb="2">
+          {top.coat.name} takes every print still: look, and touch nothing. Its edges are felt once
+          it is leathery.
+        </Box>
+      )}
       <Flex as="ol" listStyleType="none" direction="column" gap="1">
         {LOOKS.map(([look, finds], i) => (
           <Box as="li" key={look}>

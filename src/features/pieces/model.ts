@@ -37,6 +37,8 @@ function waitWords(ask: Ask | undefined, nowMs: number): string {
   switch (ask?.is) {
     case 'plan':
       return 'Plan its first coat';
+    case 'bubbles':
+      return `Look it over for bubbles, since ${clockText(ask.fromMs, nowMs)}`;
     case 'put right':
       return ask.defects === 1 ? 'One defect to put right' : `${ask.defects} defects to put right`;
     case 'pour':

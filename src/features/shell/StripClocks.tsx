@@ -45,7 +45,14 @@ const Clock = memo(function Clock({ item }: { item: StripItem }) {
           <Box fontFamily="heading" fontWeight="600" truncate>
             {item.title}
           </Box>
-          <Box fontSize="xs" color="ink2" truncate display={{ base: 'none', md: 'block' }}>
+          <Box
+            fontSize="xs"
+            lineHeight="1.25"
+            color="ink2"
+            display={{ base: 'none', md: 'block' }}
+            // The time stands at its end.
+            lineClamp={{ md: 2 }}
+          >
             {item.text}
           </Box>
         </Box>

@@ -1,8 +1,7 @@
 import type { Shop } from '@/shop/shop';
-import { nextRound, ROUND_MS } from '@/core/wet';
-import { stateOf, type Area, type Id } from '@/records';
+import type { Area, Id } from '@/records';
 import { clockText, spanText } from '../common/clockText';
-import { areasOf, type CoatView, type PieceView } from '@/shop/coatView';
+import { areasOf, type CoatView } from '@/shop/coatView';
 import { atInstant, type BatchAt, type PieceAt, type SessionAt } from '@/shop/instant';
 import { byId } from '@/shop/ofPiece';
 import { nextWords, STATE_WORDS } from '../common/stateWords';
@@ -81,20 +80,19 @@ function batchItem(
 }
 
 function curingItem(
-  { piece, drawn, top }: PieceView,
+  { view: { piece, drawn, top }, asks }: PieceAt,
   nowMs: number,
   busy: ReadonlySet<Id<'coat'>>,
 ): StripItem[] {
   if (!top?.clock || !WORKING.includes(top.state) || busy.has(top.coat.id)) return [];
-  const round = top.batch && nextRound(stateOf(top.batch), top.coat.id);
-  const firstHour = nowMs < (top.coat.pouredMs ?? nowMs) + ROUND_MS.last;
-  if (top.batch && round && firstHour && nowMs >= round.fromMs)
+  const bubbles = asks.find((ask) => ask.is === 'bubbles');
+  if (bubbles)
     return [
       {
-        ...{ key: top.coat.id, href: `/wet/${top.batch.sessionId}`, title: piece.name },
+        ...{ key: top.coat.id, href: `/wet/${bubbles.sessionId}`, title: piece.name },
         ...{ area: drawn[0] ?? null, state: top.state, text: 'look it over for bubbles' },
-        left: `since ${clockText(round.fromMs, nowMs)}`,
-        urgent: nowMs >= round.toMs,
+        left: `since ${clockText(bubbles.fromMs, nowMs)}`,
+        urgent: nowMs >= bubbles.toMs,
         ticks: false,
         atMs: nowMs,
       },
@@ -159,7 +157,7 @@ export function readStrip(shop: Shop, nowMs: number): Strip {
   const rows = pieces.map((here) => ({ ...here.view.piece, here }));
   const clocks = each('pieces', rows, ({ here }) => [
     ...maskItems(here, nowMs),
-    ...curingItem(here.view, nowMs, busy),
+    ...curingItem(here, nowMs, busy),
   ]);
   const items = [
     ...sessions.flatMap((here) => sessionItems(shop, here, nowMs)),

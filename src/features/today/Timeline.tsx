@@ -15,6 +15,12 @@ const PLACE = {
   beside: { x: 79, width: 17 },
 } as const;
 
+/** What stands beside is drawn first: words of the coat may run over it. */
+const inFront = (bands: readonly Band[]): readonly Band[] => [
+  ...bands.filter((b) => b.beside),
+  ...bands.filter((b) => !b.beside),
+];
+
 function BandBox({ band, scale, nowY }: { band: Band; scale: TimeScale; nowY: number }) {
   const top = scale.y(band.fromMs);
   const height = scale.y(band.toMs) - top;
@@ -179,7 +185,7 @@ export function Timeline({ lanes, scale, nowMs }: Props) {
                   strokeWidth="0.8"
                 />
               ))}
-              {lane.bands.map((band) => (
+              {inFront(lane.bands).map((band) => (
                 <BandBox key={band.key} band={band} scale={scale} nowY={nowY} />
               ))}
               <line

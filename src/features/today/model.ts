@@ -124,6 +124,20 @@ const sessionToDo = ({ session, done, step, coats }: SessionAt, nowMs: number): 
   urgent: true,
 });
 
+const bubblesToDo = (
+  { coat, sessionId, fromMs, toMs }: AskOf<'bubbles'>,
+  { piece }: PieceView,
+  nowMs: number,
+): ToDo => ({
+  key: `${piece.id}-bubbles`,
+  href: `/wet/${sessionId}`,
+  title: `Look for bubbles, ${piece.name}`,
+  detail: `${coat.coat.name}, since ${clockText(fromMs, nowMs)}: what has not come out when it sets stays in.`,
+  dueMs: toMs,
+  fromMs,
+  urgent: true,
+});
+
 const unmaskToDo = (
   { opensMs, closesMs }: AskOf<'unmask'>,
   { piece }: PieceView,
@@ -201,6 +215,8 @@ const lookToDo = ({ findings }: AskOf<'look again'>, { piece }: PieceView): ToDo
 function toDosOf({ view, asks }: PieceAt, nowMs: number, format: Format): ToDo[] {
   return asks.flatMap((ask) => {
     switch (ask.is) {
+      case 'bubbles':
+        return [bubblesToDo(ask, view, nowMs)];
       case 'unmask':
         return [unmaskToDo(ask, view, nowMs)];
       case 'mask':
