@@ -28,7 +28,7 @@ const Clock = memo(function Clock({ item }: { item: StripItem }) {
       wrap={{ base: 'wrap', md: 'nowrap' }}
       columnGap="3"
       px="3"
-      py="1.5"
+      py="1"
       flex={`1 1 ${CLOCK_PX}px`}
       minW={`min(100%, ${CLOCK_PX}px)`}
       maxW="420px"
@@ -53,7 +53,7 @@ const Clock = memo(function Clock({ item }: { item: StripItem }) {
             // The time stands at its end.
             lineClamp={{ md: 2 }}
           >
-            {item.text}
+            {item.text.replace(/ ([ap]m)$/, '\u00a0$1')}
           </Box>
         </Box>
         {/* What is over is longer, and must leave room for what it is. */}

@@ -15,21 +15,44 @@ const PLACE = {
   beside: { x: 79, width: 17 },
 } as const;
 
-/** What stands beside is drawn first: words of the coat may run over it. */
-const inFront = (bands: readonly Band[]): readonly Band[] => [
-  ...bands.filter((b) => b.beside),
-  ...bands.filter((b) => !b.beside),
-];
+/** What ends below the page has no line there, only an arrow and its time. */
+const endsBeyond = (band: Band, scale: TimeScale): boolean => band.toMs > scale.endMs;
 
-function BandBox({ band, scale, nowY }: { band: Band; scale: TimeScale; nowY: number }) {
+function BandBox({ band, scale }: { band: Band; scale: TimeScale }) {
+  const [top, bottom] = [Math.max(scale.y(band.fromMs), 0), scale.y(band.toMs)];
+  const { x, width } = band.beside ? PLACE.beside : PLACE.coat;
+  return (
+    <g>
+      <rect
+        x={`${x}%`}
+        width={`${width}%`}
+        y={top}
+        height={Math.max(1, bottom - top)}
+        fill={band.fill}
+        stroke={band.beside ? 'var(--bm-colors-slate)' : 'var(--bm-colors-amber-deep)'}
+        strokeWidth="0.6"
+      />
+      {band.endWords && !endsBeyond(band, scale) && (
+        <line
+          x1={`${x}%`}
+          x2={`${x + width}%`}
+          y1={bottom}
+          y2={bottom}
+          stroke="var(--bm-colors-oxide)"
+          strokeWidth="3"
+        />
+      )}
+    </g>
+  );
+}
+
+function BandWords({ band, scale, nowY }: { band: Band; scale: TimeScale; nowY: number }) {
   const top = scale.y(band.fromMs);
   const height = scale.y(band.toMs) - top;
   const shownTop = Math.max(top, 0);
   // The line that says now must not run through a label.
   const plain = shownTop + 15;
   const labelY = Math.abs(plain - 5 - nowY) < 11 && nowY + 15 < top + height ? nowY + 15 : plain;
-  // What ends below the page has no line there, only an arrow and its time.
-  const beyond = band.toMs > scale.endMs;
   const { x, width } = band.beside ? PLACE.beside : PLACE.coat;
   const text = band.beside
     ? ({ x: `${x + width}%`, textAnchor: 'end' } as const)
@@ -42,42 +65,15 @@ function BandBox({ band, scale, nowY }: { band: Band; scale: TimeScale; nowY: nu
   } as const;
   return (
     <g>
-      <rect
-        x={`${x}%`}
-        width={`${width}%`}
-        y={shownTop}
-        height={Math.max(1, top + height - shownTop)}
-        fill={band.fill}
-        stroke={band.beside ? 'var(--bm-colors-slate)' : 'var(--bm-colors-amber-deep)'}
-        strokeWidth="0.6"
-      />
       {height >= (band.endWords ? 36 : 18) && (
         <SvgText {...text} {...words} y={labelY} size={13} fill="var(--bm-colors-ink)">
           {band.label}
         </SvgText>
       )}
       {band.endWords && height >= 18 && (
-        <>
-          {!beyond && (
-            <line
-              x1={`${x}%`}
-              x2={`${x + width}%`}
-              y1={top + height}
-              y2={top + height}
-              stroke="var(--bm-colors-oxide)"
-              strokeWidth="3"
-            />
-          )}
-          <SvgText
-            {...text}
-            {...words}
-            y={top + height - 6}
-            size={12}
-            fill="var(--bm-colors-oxide)"
-          >
-            {beyond ? `↓ ${band.endWords}` : band.endWords}
-          </SvgText>
-        </>
+        <SvgText {...text} {...words} y={top + height - 6} size={12} fill="var(--bm-colors-oxide)">
+          {endsBeyond(band, scale) ? `↓ ${band.endWords}` : band.endWords}
+        </SvgText>
       )}
     </g>
   );
@@ -185,8 +181,12 @@ export function Timeline({ lanes, scale, nowMs }: Props) {
                   strokeWidth="0.8"
                 />
               ))}
-              {inFront(lane.bands).map((band) => (
-                <BandBox key={band.key} band={band} scale={scale} nowY={nowY} />
+              {lane.bands.map((band) => (
+                <BandBox key={band.key} band={band} scale={scale} />
+              ))}
+              {/* Over all of them: words may be longer than their band is wide. */}
+              {lane.bands.map((band) => (
+                <BandWords key={band.key} band={band} scale={scale} nowY={nowY} />
               ))}
               <line
                 x1="0"
