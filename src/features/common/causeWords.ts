@@ -127,7 +127,7 @@ export const EVIDENCE_WORDS: Readonly<Record<EvidenceCode, EvidenceWords>> = {
   ]),
   'not rested': words('poured without a rest', 'rested before the pour', ['stirred', 'poured']),
   'thin film': words('a film thinner than lies closed', 'a film that lies closed', ['poured']),
-  'ran short': words('the mix ran short', 'the mix reached', ['ran short']),
+  'ran short': words('the mix ran short', 'the mix was enough', ['ran short']),
   'open edges': words('its edges are open', 'its edges hold'),
   torch: words('a flame was used', 'no flame was used', ['bubble round']),
   'many heat passes': words('heat again and again', 'little heat', ['bubble round']),

@@ -34,7 +34,7 @@ export function Bill({ view }: { view: PieceView }) {
       void act('keep the hourly rate', (db, c) => chooseAtBench(db, c, { hourly: told }));
   };
   const cell = { py: '1', borderTopWidth: '1px', borderColor: 'line', fontSize: 'sm' } as const;
-  const right = { textAlign: 'right', ...cell } as const;
+  const right = { textAlign: 'right', pl: '3', whiteSpace: 'nowrap', ...cell } as const;
   return (
     <Panel as="section" aria-label="What it took">
       <Heading as="h2" fontSize="xl" mb="2">

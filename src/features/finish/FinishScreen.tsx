@@ -35,7 +35,7 @@ function Finish({ view }: { view: PieceView }) {
     <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 400px' }} gap="4" alignItems="start">
       <Panel as="section" aria-label="What is left">
         {!closed && <LeftToDo {...{ view, left, tasks, asked }} />}
-        <RecordPanel told={papers.told} />
+        <RecordPanel told={papers.told} support={piece.support} />
       </Panel>
       <Flex direction="column" gap="4">
         <Leaving {...{ view, left, open: open + asked.length }} />

@@ -12,6 +12,7 @@ import type { RescueView } from '@/shop/rescues';
 import { Button } from '@/ui/Button';
 import { Caution } from '@/ui/Caution';
 import { Figure } from '@/ui/Figure';
+import { SUPPORT_HATCH } from '@/features/common/materials';
 import { rescuePlan } from './rescuePlan';
 import { RescueSection } from './RescueSection';
 import {
@@ -97,6 +98,8 @@ function Details({ rescue, defect, view }: { rescue: RescueView } & Omit<Props, 
   const lie = view.coats.filter(
     (c) => c.clock && (!areaId || (c.coat.areaIds as readonly string[]).includes(areaId)),
   );
+  const faulty = lie.findIndex((c) => c.coat.id === defect.coatId);
+  const left = steps.includes('strip it off') && faulty >= 0 ? faulty : lie.length;
   const choose = () =>
     void act(
       'choose the way back',
@@ -108,6 +111,7 @@ function Details({ rescue, defect, view }: { rescue: RescueView } & Omit<Props, 
       <RescueSection
         coats={lie}
         filmM={rescue.coat?.row.thicknessM ?? 0}
+        {...{ left, ground: SUPPORT_HATCH[view.piece.support] }}
         spot={RESCUES[rescue.kind].coat?.where === 'spot'}
         depthM={defect.look.depthM ?? 3e-4}
         title={`Section now and after: ${RESCUE_WORDS[rescue.kind]}`}
