@@ -19,6 +19,9 @@ const CLOCK_PX = 310;
 const saysTheSame = (a: { item: StripItem }, b: { item: StripItem }): boolean =>
   equal({ ...a.item, atMs: 0 }, { ...b.item, atMs: 0 });
 
+/** A time at the end is not broken in two. */
+const whole = (text: string): string => text.replace(/ ([ap]m)$/, '\u00a0$1');
+
 /** Drawn anew when what it says changed. */
 const Clock = memo(function Clock({ item }: { item: StripItem }) {
   return (
@@ -53,7 +56,7 @@ const Clock = memo(function Clock({ item }: { item: StripItem }) {
             // The time stands at its end.
             lineClamp={{ md: 2 }}
           >
-            {item.text.replace(/ ([ap]m)$/, '\u00a0$1')}
+            {whole(item.text)}
           </Box>
         </Box>
         {/* What is over is longer, and must leave room for what it is. */}
@@ -68,7 +71,7 @@ const Clock = memo(function Clock({ item }: { item: StripItem }) {
           color={item.urgent ? 'oxide' : 'ink'}
         >
           {item.urgent && <span aria-label="soon">! </span>}
-          {item.left}
+          {whole(item.left)}
         </Figure>
       </Link>
     </Flex>
