@@ -80,8 +80,10 @@ export interface LogEntry {
   readonly figures: Readonly<Record<string, number | string>>;
 }
 
-/** Names of figures: SI names as the program writes them, and none that every object of the language has. */
-const FIGURE_NAME = /^[a-z][A-Za-z0-9]{0,59}$/;
+/** Names that every object of the language has. */
+const TAKEN = Object.getOwnPropertyNames(Object.prototype).filter((name) => /^[a-z]/.test(name));
+/** Names of figures: SI names as the program writes them. One expression: asking for each name by a schema takes twice as long. */
+const FIGURE_NAME = new RegExp(`^(?!(?:${TAKEN.sort().join('|')})$)[a-z][A-Za-z0-9]{0,59}$`);
 
 export const LOG = defineRecord<LogEntry>()({
   name: 'log',
@@ -115,12 +117,7 @@ export const LOG = defineRecord<LogEntry>()({
     sessionId: maybeId(),
     aboutId: maybeId(),
     figures: Joi.object()
-      .pattern(
-        Joi.string()
-          .pattern(FIGURE_NAME)
-          .invalid(...Object.getOwnPropertyNames(Object.prototype)),
-        Joi.alternatives(Joi.number().min(-1e15).max(1e15), text(500)),
-      )
+      .pattern(FIGURE_NAME, Joi.alternatives(Joi.number().min(-1e15).max(1e15), text(500)))
       .max(60)
       .required(),
   }),
