@@ -37,8 +37,13 @@ const readingAfter = (undone: DoneAct, { reading }: Batch): Batch['reading'] => 
 
 /** The entry of an act, by the session that it belongs to; null where the log does not tell of it. */
 const entryOf = (db: ShopDb, sessionId: Id<'session'>, actId: string) =>
-  entriesAbout(db, { sessionIds: [sessionId] }).then(
-    (entries) => entries.find((e) => e.id === actId)?.id ?? null,
+  db.log.get(asId<'log'>(actId)).then(
+    (row) =>
+      row?.id ??
+      // It came with a file and lies in a page.
+      entriesAbout(db, { sessionIds: [sessionId] }).then(
+        (entries) => entries.find((e) => e.id === actId)?.id ?? null,
+      ),
   );
 
 /**

@@ -16,7 +16,7 @@ const LOOKS = [
 ] as const;
 
 /** A finger leaves its mark in it. */
-const SOFT: readonly CoatView['state'][] = ['mixed', 'wet', 'set'];
+const TAKES_PRINTS: readonly CoatView['state'][] = ['mixed', 'wet', 'set'];
 
 /** The look itself, light by light; a clean one is logged as well. */
 export function LookGuide({ view }: { view: PieceView }) {
@@ -49,7 +49,7 @@ export function LookGuide({ view }: { view: PieceView }) {
       <Heading as="h2" fontSize="lg" mb="2">
         Look, light by light
       </Heading>
-      {top && SOFT.includes(top.state) && (
+      {top && TAKES_PRINTS.includes(top.state) && (
         <Box fontSize="sm" fontWeight="600" color="oxide" mb="2">
           {top.coat.name} takes every print still: look, and touch nothing. Its edges are felt once
           it is leathery.
