@@ -3,15 +3,15 @@
 
 /** @type {import('@stryker-mutator/api/core').PartialStrykerOptions} */
 export default {
-  testRunner: 'jest',
-  jest: { configFile: 'jest.mutation.config.mjs', enableFindRelatedTests: true },
+  plugins: ['./scripts/lib/nearRunner.mjs'],
+  testRunner: 'near',
   coverageAnalysis: 'perTest',
   mutator: { excludedMutations: ['StringLiteral', 'ObjectLiteral', 'ArrayDeclaration'] },
   ignoreStatic: true,
   thresholds: { high: 95, low: 85, break: 85 },
   concurrency: 2,
-  timeoutMS: 20_000,
-  reporters: ['clear-text', 'json'],
+  timeoutMS: 8_000,
+  reporters: ['clear-text', 'json', 'progress-append-only'],
   jsonReporter: { fileName: 'test-results/mutation.json' },
   clearTextReporter: { allowColor: false, logTests: false },
   tempDirName: '.tmp/mutation',

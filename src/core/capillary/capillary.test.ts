@@ -4,7 +4,9 @@ import {
   domeDisc,
   domeMean,
   domeStrip,
+  maskMean,
   puddleHeight,
+  rimFactor,
   SURFACE_TENSION,
 } from '.';
 import { besselKRatio, logBesselI } from './bessel';
@@ -27,6 +29,8 @@ describe('capillary length and puddle', () => {
   it('throws on what is no angle or length', () => {
     expect(() => puddleHeight(0, lc)).toThrow('puddleHeight');
     expect(() => puddleHeight(2, lc)).toThrow('puddleHeight');
+    expect(() => puddleHeight(1, 0)).toThrow('puddleHeight');
+    expect(puddleHeight(Math.PI / 2, lc)).toBeCloseTo(Math.SQRT2 * lc, 12);
     expect(() => capillaryLength(0, 1100)).toThrow('capillaryLength');
   });
 });
@@ -159,8 +163,30 @@ describe('domes on discs and strips', () => {
     }
   });
   it('throws on what is no dome', () => {
-    expect(() => domeDisc(0, 1, lc)).toThrow('domeDisc');
-    expect(() => domeStrip(0.1, 1.7, lc)).toThrow('domeStrip');
+    for (const [size, angle, length] of [
+      [0, 1, lc],
+      [0.1, 0, lc],
+      [0.1, 1.7, lc],
+      [0.1, 1, 0],
+    ] as const) {
+      expect(() => domeDisc(size, angle, length)).toThrow('domeDisc');
+      expect(() => domeStrip(size, angle, length)).toThrow('domeStrip');
+    }
+  });
+  // First integral of Young–Laplace on a strip, in capillary lengths: 1 − cos θ = c H + H²/2, c from the balance of forces.
+  it.each([
+    [0.5, 20],
+    [2, 45],
+    [5, 90],
+    [12, 60],
+    [30, 30],
+    [120, 75],
+  ])('strip of %d mm at %d° against the first integral', (mm, degrees) => {
+    const theta = rad(degrees);
+    const { centreM, amount } = domeStrip(mm / 1e3, theta, lc);
+    const [w, h] = [mm / 1e3 / lc, centreM / lc];
+    const c = (amount / lc ** 2 + 2 * Math.sin(theta)) / w - h;
+    expect(Math.abs((c * h + (h * h) / 2) / (1 - Math.cos(theta)) - 1)).toBeLessThan(1e-7);
   });
 });
 
@@ -207,6 +233,50 @@ describe('domes on any outline', () => {
       expect(miss(0.1)).toBeLessThan(0.003);
       expect(miss(0.3)).toBeLessThan(0.003);
     }
+  });
+  it('corners: those between rims whole, those at a wall as half of what they make with their image', () => {
+    const outline = { ...rect(0.1, 0.06), rimM: 0.26, wallCornersRad: [rad(45), rad(30)] };
+    const corners = 4 * (4 / Math.PI) + (4 / Math.PI + cornerTerm(rad(60))) / 2;
+    const wanted = 1 - (lc * 0.26) / 0.006 + (lc ** 2 * corners) / 0.006;
+    expect(maskMean({ ...outline, bendRad: 0 }, lc)).toBeCloseTo(wanted, 7);
+    const bent = wanted + (lc ** 2 * (rad(90) / 2)) / 0.006;
+    expect(maskMean({ ...outline, bendRad: rad(90) }, lc)).toBeCloseTo(bent, 7);
+  });
+  it('a wall that goes straight on gives nothing back, one that turns away takes', () => {
+    const outline = { ...rect(0.1, 0.06), cornersRad: [], rimM: 0.1 };
+    const given = (at: number) =>
+      ((maskMean({ ...outline, wallCornersRad: [at] }, lc) - maskMean(outline, lc)) * 0.006) /
+      lc ** 2;
+    expect(given(rad(90))).toBeCloseTo(0, 6);
+    expect(given(rad(135))).toBeCloseTo(-0.301, 3);
+    expect(given(rad(180))).toBeCloseTo(given(rad(179.99)), 3);
+  });
+  it('rims too close for corners: as between two of them, 1 − tanh x / x', () => {
+    const narrow = { ...rect(0.2, 0.004), cornersRad: [] };
+    const x = (0.2 * 0.004) / 0.408 / lc;
+    expect(maskMean(narrow, lc)).toBeCloseTo(1 - Math.tanh(x) / x, 9);
+    // A little over one half the corners tell.
+    const wider = { ...narrow, areaM2: 2.02 * narrow.rimM * lc };
+    expect(maskMean(wider, lc)).toBeCloseTo(1 - 1 / 2.02, 9);
+    expect(maskMean({ ...narrow, rimM: 0 }, lc)).toBe(1);
+  });
+  it('a curved rim: I1/I0 inside, K1/K0 outside, a straight one as it is', () => {
+    const x = 5;
+    const inside = Math.exp(logBesselI(1, x) - logBesselI(0, x));
+    // Twice: what was found before is the same.
+    for (let i = 0; i < 2; i += 1) {
+      expect(rimFactor(1 / (x * lc), lc)).toBeCloseTo(inside, 9);
+      expect(rimFactor(-1 / (x * lc), lc)).toBeCloseTo(0.0040446134 / 0.0036910983, 7);
+    }
+    expect(rimFactor(0, lc)).toBe(1);
+    expect(rimFactor(1 / (1e5 * lc), lc)).toBe(1);
+  });
+  it('throws on what is no corner, angle or outline', () => {
+    for (const angle of [0.05, 2 * Math.PI, -1])
+      expect(() => cornerTerm(angle)).toThrow('cornerTerm');
+    expect(() => domeMean(rect(0.1, 0.1), 0, lc)).toThrow('domeMean');
+    expect(() => domeMean({ ...rect(0.1, 0.1), areaM2: 0 }, 1, lc)).toThrow('domeMean');
+    expect(() => domeMean({ ...rect(0.1, 0.1), rimM: 0 }, 1, lc)).toThrow('domeMean');
   });
   it('takes a mask that was solved on a grid in place of the closed form: H0 (1 − (1 − m) cos(θ/2))', () => {
     const outline = { ...rect(0.1, 0.1), mask: 0.8 };

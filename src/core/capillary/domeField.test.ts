@@ -120,11 +120,35 @@ describe('walls and holes', () => {
   it('throws on what is no grid', () => {
     expect(() => domeField([], lc, lc)).toThrow('domeField');
     expect(() => domeField(rectangle(0.1, 0.1), 0, lc)).toThrow('domeField');
+    expect(() => domeField(rectangle(0.1, 0.1), lc, 0)).toThrow('domeField');
+    expect(() => domeField(rectangle(0.1, 0), lc, lc)).toThrow('no cell');
+  });
+  it('tells of each cell where it lies, what room it has, and nothing outside', () => {
+    const l = ring([
+      [0, 0],
+      [0.02, 0],
+      [0.02, 0.01],
+      [0.01, 0.01],
+      [0.01, 0.02],
+      [0, 0.02],
+    ]);
+    const { columns, rows, originM, shares, rooms, cells } = domeField(l, lc, 1e-3);
+    expect([columns, rows, shares.length, rooms.length, cells]).toEqual([20, 20, 400, 400, 300]);
+    expect(originM[0]).toBeCloseTo(0.5e-3, 12);
+    for (let i = 0; i < 400; i += 1) {
+      const outside = i % 20 >= 10 && i >= 200;
+      expect((shares[i] ?? NaN) > 0).toBe(!outside);
+      expect((rooms[i] ?? NaN) > 0).toBe(!outside);
+    }
+    // The same on either side of the diagonal.
+    expect(shares[3 * 20 + 7]).toBeCloseTo(shares[7 * 20 + 3] ?? NaN, 6);
   });
 });
 
 describe('an exact dome against odex', () => {
   it.each([
+    [1, 30],
+    [4, 80],
     [30, 60],
     [100, 45],
     [150, 75],
