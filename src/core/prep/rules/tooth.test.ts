@@ -1,5 +1,5 @@
 import { planPrep } from '..';
-import { area, coat, facts, found, pouredAgo, relief, surface, task } from '../test/facts';
+import { area, coat, facts, found, NOW, pouredAgo, relief, surface, task } from '../test/facts';
 
 const second = coat({ id: 'second', name: 'Flood 2', order: 2, thicknessM: 1.8e-3 });
 
@@ -132,5 +132,103 @@ describe('tape that keeps a part bare', () => {
     expect(taped.indexOf('mask')).toBeLessThan(taped.indexOf('fix art'));
     const brushed = order(surface('ink'), 'latex');
     expect(brushed.indexOf('mask')).toBeGreaterThan(brushed.indexOf('rub test'));
+  });
+});
+
+describe('tooth on several areas', () => {
+  const two = [area(), area({ id: 'other' })];
+  const on = (
+    id: string,
+    order: number,
+    areaIds: string[],
+    hours: number | null,
+    change: Parameters<typeof coat>[0] = {},
+  ) => coat({ id, order, areaIds, poured: hours === null ? null : pouredAgo(hours), ...change });
+  const H = 3_600_000;
+  const tooth = (of: Parameters<typeof facts>[0]) =>
+    planPrep(facts(of)).filter((t) => t.rule === 'tooth');
+  it('waits until the last of them bears a hand; the window is what all of them share', () => {
+    const hard = [
+      on('a', 1, ['face'], 15),
+      on('b', 2, ['other'], 18),
+      on('c', 3, ['face', 'other'], null),
+    ];
+    expect(tooth({ areas: two, coats: hard })).toMatchObject([
+      { key: 'tooth:c', notBeforeMs: NOW + 5 * H, skippedUntilMs: null },
+    ]);
+    const soft = [
+      on('a', 1, ['face'], 10),
+      on('b', 2, ['other'], 12),
+      on('c', 3, ['face', 'other'], null),
+    ];
+    expect(tooth({ areas: two, coats: soft })).toMatchObject([
+      {
+        key: 'tooth:c',
+        areaIds: ['face', 'other'],
+        notBeforeMs: NOW - H,
+        skippedUntilMs: NOW + 2 * H,
+      },
+    ]);
+    const mixed = [
+      on('a', 1, ['face'], 30),
+      on('b', 2, ['other'], 12),
+      on('c', 3, ['face', 'other'], null),
+    ];
+    expect(tooth({ areas: two, coats: mixed }).map((t) => [t.key, t.areaIds])).toEqual([
+      ['tooth:c', ['face']],
+      ['tooth:c.window', ['other']],
+    ]);
+  });
+  it('plastic is scuffed where it is bare; elsewhere, or under a film, it is sanded', () => {
+    const plastic = (
+      areas: ReturnType<typeof area>[],
+      coats = [coat({ areaIds: areas.map((a) => a.id) })],
+    ) =>
+      tooth({ support: 'plastic', areas, coats }).map((t) => [t.title, t.sanding?.steps[0]?.grit]);
+    expect(plastic([area()])).toEqual([['Scuff the plastic', 320]]);
+    expect(plastic([area(), area({ id: 'other', ...surface('old resin') })])).toEqual([
+      ['Sand for tooth', 240],
+    ]);
+    expect(plastic([area(surface('painted'))])).toEqual([]);
+    expect(plastic([area()], [on('a', 1, ['face'], 30), on('b', 2, ['face'], null)])).toEqual([
+      ['Sand for tooth', 240],
+    ]);
+    expect(tooth({ support: 'cured resin', areas: [area()] })).toHaveLength(1);
+    expect(tooth({ support: 'cured resin', areas: [area(surface('painted'))] })).toEqual([]);
+  });
+  it('relief that stands up through a film is sanded round, and left out of what is keyed', () => {
+    const coats = (hours: number) => [
+      on('a', 1, ['face', 'other'], hours, { thicknessM: 1e-3 }),
+      on('b', 2, ['face', 'other'], null),
+    ];
+    const proud = [area(relief('paste')), area({ id: 'other' })];
+    const told = tooth({ areas: proud, coats: coats(30) })[0];
+    expect(told?.title).toBe('Sand for tooth between what stands up');
+    // Half of one of two areas has relief of 0 to 2 mm: a half of it stands over 1 mm.
+    expect(told?.sanding?.areaM2).toBeCloseTo(0.16 - 0.08 * 0.25, 9);
+    expect(tooth({ areas: proud, coats: coats(10) })[0]?.title).toBe(
+      'Recoat inside the window: relief stands up',
+    );
+    expect(tooth({ areas: two, coats: coats(10) })[0]?.title).toBe(
+      'No sanding inside the recoat window',
+    );
+    // Relief on bare old resin has no film to stand up through.
+    expect(
+      tooth({ areas: [area({ ...surface('old resin'), ...relief('paste') })] })[0]?.title,
+    ).toBe('Sand for tooth');
+  });
+  it('old resin younger than a day is touched first', () => {
+    const how = (ageDays: number | null, id = 'face') =>
+      tooth({
+        areas: [
+          area(surface('old resin')),
+          area({ id: 'other', surface: { ...surface('old resin').surface, ageDays } }),
+        ],
+        coats: [coat({ areaIds: [id, 'other'] })],
+      })[0]?.how;
+    const touch = /younger than a day/;
+    expect(how(0.5)).toMatch(touch);
+    expect(how(1)).not.toMatch(touch);
+    expect(how(null)).not.toMatch(touch);
   });
 });
