@@ -46,9 +46,12 @@ function intentOf(): Intent {
   }
 }
 
-it('any wish on any piece ends in a plan with finite numbers, or in a fault: 200 seeded', () => {
+/** Wishes that are tried in the gate, and by `npm run deep`. */
+const WISHES = process.env['DEEP'] ? 200 : 80;
+
+it(`any wish on any piece ends in a plan with finite numbers, or in a fault: ${WISHES} seeded`, () => {
   let plans = 0;
-  for (let i = 0; i < 200; i += 1) {
+  for (let i = 0; i < WISHES; i += 1) {
     const edges = [pick(EDGE_KINDS), pick(EDGE_KINDS)];
     const greatestM = film();
     const area = faceOf(shapeOf(), edges, random() * 0.03, {
@@ -76,5 +79,5 @@ it('any wish on any piece ends in a plan with finite numbers, or in a fault: 200
     expect(Math.max(...staysM)).toBeLessThanOrEqual(thicknessM);
     for (const line of ledger.lines) expect(Number.isFinite(line.volumeM3)).toBe(true);
   }
-  expect(plans).toBeGreaterThan(60);
+  expect(plans).toBeGreaterThan(0.3 * WISHES);
 });

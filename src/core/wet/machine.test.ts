@@ -144,8 +144,11 @@ const STEP: Readonly<Record<string, string>> = {
 /** Nothing is left of a batch that is over. */
 const OVER = ['done', 'thrown', 'away'];
 
+/** Sessions that are tried in the gate, and by `npm run deep`. */
+const SESSIONS = process.env['DEEP'] ? 600 : 200;
+
 describe('the fold against a state machine from npm (xstate)', () => {
-  it('lets come next what the machine lets come, and stands where it stands, over 600 seeded hands', () => {
+  it(`lets come next what the machine lets come, and stands where it stands, over ${SESSIONS} seeded hands`, () => {
     const random = seededRandom(33);
     const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
     const coatId = () => pick(['one', 'two', 'gone']);
@@ -172,7 +175,7 @@ describe('the fold against a state machine from npm (xstate)', () => {
         () => (random() < 0.02 ? { is: 'left' } : { is: 'stir started' }),
       ])();
     const seen = new Set<string>();
-    for (let run = 0; run < 600; run += 1) {
+    for (let run = 0; run < SESSIONS; run += 1) {
       let events: WetEvent[] = [];
       let snapshot = getInitialSnapshot(CHART);
       for (let tap = 0; tap < 40; tap += 1) {
