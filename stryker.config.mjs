@@ -11,6 +11,7 @@ export default {
   thresholds: { high: 95, low: 85, break: 85 },
   concurrency: 2,
   timeoutMS: 8_000,
+  dryRunTimeoutMinutes: 20,
   reporters: ['clear-text', 'json', 'progress-append-only'],
   jsonReporter: { fileName: 'test-results/mutation.json' },
   clearTextReporter: { allowColor: false, logTests: false },

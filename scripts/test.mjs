@@ -10,6 +10,7 @@ import {
   runBin,
   runQuietly,
 } from './lib/prepare.mjs';
+import { slowness } from './lib/speed.mjs';
 
 /** The compiler in the machine’s own code checks types; lint asks the one that it can talk to. */
 const TSC = 'node_modules/typescript-native/bin/tsc';
@@ -36,6 +37,8 @@ async function together(steps) {
 ensureNode();
 ensureInstalled();
 ensureChromium(HEADLESS);
+/** How slow the machine is, while nothing else is done: the minutes below are told with it. */
+const speeds = [slowness()];
 rmSync('test-results', { recursive: true, force: true });
 mkdirSync('test-results', { recursive: true });
 
@@ -63,8 +66,11 @@ await together([
     [['jest', '--maxWorkers=2', '--json', '--outputFile=test-results/unit.json', '--silent']],
   ],
 ]);
+speeds.push(slowness());
 step('build', () => (ensureBuilt(), true));
 step('browser', () => runBin('playwright', ['test']));
+
+speeds.push(slowness());
 
 /** Counts of a report, or one failure when the run left none. */
 function count(file, read) {
@@ -84,8 +90,10 @@ const browser = count('test-results/browser.json', (r) => ({
   failed: r.stats.unexpected + r.stats.flaky,
 }));
 
+const minutes = ((Date.now() - started) / 60_000).toFixed(1);
+const slow = speeds.map((s) => s.toFixed(1)).join(', ');
 console.log(
-  `\nunit ${unit.passed}, hostile ${hostile.passed}, browser ${browser.passed}, ${((Date.now() - started) / 60000).toFixed(1)} min`,
+  `\nunit ${unit.passed}, hostile ${hostile.passed}, browser ${browser.passed}, ${minutes} min; fixed work took ${slow} times its best`,
 );
 if (failures.length > 0) console.log(`not passed: ${failures.join(', ')}`);
 const failed = unit.failed + browser.failed + hostile.failed;

@@ -22,7 +22,7 @@ function work() {
 }
 
 /** How many times longer than at its best the machine takes now: the middle of several runs. */
-function slowness() {
+export function slowness() {
   const times = [];
   for (let i = 0; i < 15; i += 1) {
     const from = performance.now();

@@ -109,6 +109,13 @@ const config = defineConfig({
       minHeight: '100vh',
     },
     'a:focus-visible, summary:focus-visible, [tabindex]:focus-visible': focusRing,
+    // The browser's own key beside a field for files, as our other keys are.
+    'input::file-selector-button': {
+      ...{ minHeight: TOUCH.desk, paddingInline: '4', marginInlineEnd: '3', cursor: 'pointer' },
+      ...{ fontFamily: 'heading', fontWeight: '600', color: 'ink', bg: 'card' },
+      ...{ borderWidth: '1px', borderStyle: 'solid', borderColor: 'ink3' },
+    },
+    'input::file-selector-button:hover': { bg: 'amberWash' },
     ...FINGER_EVERYWHERE,
   },
   theme: {
