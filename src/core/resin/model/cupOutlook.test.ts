@@ -119,7 +119,12 @@ describe('its film', () => {
     const roomK = K - 8;
     const slow = Math.exp((55e3 / GAS_CONSTANT) * (1 / roomK - 1 / K));
     const marks = filmRun(kinetics, SHEET_FILM_M, roomK).marks;
-    const stated: Readonly<Record<string, number>> = { gel: 5, 'tack-free': 14, handle: 18, full: 120 };
+    const stated: Readonly<Record<string, number>> = {
+      gel: 5,
+      'tack-free': 14,
+      handle: 18,
+      full: 120,
+    };
     const { film } = ask(0.1, roomK);
     expect(film.map((f) => f.mark)).toEqual(Object.keys(stated));
     for (const { mark, modelS, sigma, sheetS } of film) {
