@@ -2,6 +2,7 @@ import { capillaryLength, domeMean, puddleHeight, SURFACE_TENSION } from '../../
 import { drainedEdgeMean, fluidityLeft, restForEdge } from '../../film';
 import { mixDensity, splitMix, thickeningOf, workingTime, type ResinSheet } from '../../resin';
 import { TEST_SHEET } from '../../resin/test/sheet';
+import type { BuildCoat } from '../buildUp';
 import { plannedGrounds } from '../coatPlan';
 import { liftsOf } from '../liftsOf';
 import { faceOf, planInput, ROOM_K, type Wish } from '../test/planned';
@@ -28,6 +29,11 @@ const input = (
     ...{ sheet: TEST_SHEET, law, runsOffM3: 0, workingS: null },
     ...change,
   };
+};
+/** A flood of 1 mm that lies there already. */
+const lower: BuildCoat = {
+  ...{ kind: 'flood', order: 1, areaIds: ['face'], coverage: 1 },
+  ...{ thicknessM: 1e-3, staysM: [1e-3] },
 };
 const open = faceOf(FACE);
 const walled = faceOf(FACE, ['mould']);
@@ -103,10 +109,8 @@ describe('what open edges hold', () => {
     expect((found?.figures.highM ?? NaN) / held(60)).toBeCloseTo(1, 2);
     expect(found?.figures.highM).toBeLessThan(puddleHeight(Math.PI / 3, lc));
     const low = found?.figures.lowM ?? NaN;
-    const at = (
-      thicknessM: number,
-      ...more: Parameters<typeof input> extends [unknown, unknown, ...infer R] ? R : never
-    ) => edge(open, { thicknessM }, ...more);
+    const at = (thicknessM: number, change: Partial<CheckInput> = {}) =>
+      edge(open, { thicknessM }, change);
     expect(at(low * 1.001)).toMatchObject({
       verdict: 'fine',
       figures: { drawsBack: false, meant: false },
@@ -131,10 +135,6 @@ describe('what open edges hold', () => {
     });
   });
   it('a film over a poured one stays where it is put, however thin', () => {
-    const lower = {
-      ...{ id: 'a', kind: 'flood', order: 1, areaIds: ['face'], coverage: 1 },
-      ...{ thicknessM: 1e-3, staysM: [1e-3] },
-    } as const;
     const thin = edge(open, { thicknessM: 0.4e-3 }, {}, { coats: [lower] });
     expect(thin).toMatchObject({ verdict: 'fine', figures: { drawsBack: false } });
   });
@@ -264,10 +264,6 @@ describe('the lifts of a coat', () => {
     expect(lifts(stones, 5e-3)[0]).toEqual([700, 700, true]);
     expect(lifts({ ...walled, ...relief('paste') }, 5e-3)).toHaveLength(1);
     expect(lifts(stones, 5e-3, { kind: 'lock' })).toHaveLength(1);
-    const lower = {
-      ...{ id: 'a', kind: 'flood', order: 1, areaIds: ['face'], coverage: 1 },
-      ...{ thicknessM: 1e-3, staysM: [1e-3] },
-    } as const;
     expect(lifts(stones, 5e-3, { coats: [lower] })).toEqual([[5000, 6000, false]]);
   });
   it('where relief is to be buried none is thicker than open edges hold', () => {
