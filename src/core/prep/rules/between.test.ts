@@ -1,16 +1,6 @@
-import { planPrep, type PrepTask } from '..';
 import type { LaidMask, PrepFacts } from '../facts';
-import { area, coat, facts, HOUR, NOW, pouredAgo, relief } from '../test/facts';
+import { area, asked, HOUR, NOW, on, relief } from '../test/facts';
 
-const asked = (of: Parameters<typeof facts>[0], rule: string): PrepTask[] =>
-  planPrep(facts(of)).filter((t) => t.rule === rule);
-const on = (
-  id: string,
-  order: number,
-  areaIds: string[],
-  hours: number | null = null,
-  change: Parameters<typeof coat>[0] = {},
-) => coat({ id, order, areaIds, poured: hours === null ? null : pouredAgo(hours), ...change });
 const areas = [area(), area({ id: 'other' })];
 
 describe('the lip of tape that came off late', () => {
@@ -73,7 +63,7 @@ describe('what a coat leaves for the one over it', () => {
   });
   it('a fill in a mould leaves a lip that is sanded with the ground of the next, where that is sanded', () => {
     const mould = area({}, ['mould', 'open']);
-    const lip = (of: Parameters<typeof facts>[0]) => asked(of, 'meniscus').length;
+    const lip = (of: Parameters<typeof asked>[0]) => asked(of, 'meniscus').length;
     const fill = (hours: number) => on('a', 1, ['face'], hours, { kind: 'fill' });
     expect(lip({ areas: [mould], coats: [fill(200), on('b', 2, ['face'])] })).toBe(1);
     expect(lip({ areas: [mould], coats: [fill(10), on('b', 2, ['face'])] })).toBe(0);

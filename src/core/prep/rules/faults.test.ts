@@ -1,29 +1,18 @@
-import { planPrep, type PrepTask } from '..';
 import type { PrepFacts } from '../facts';
 import {
   area,
-  coat,
+  asked,
   damage,
-  facts,
   HOUR,
   NOW,
   old,
+  on,
   OWN,
   ownNote,
-  pouredAgo,
   relief,
   surface,
 } from '../test/facts';
 
-const asked = (of: Parameters<typeof facts>[0], rule: string): PrepTask[] =>
-  planPrep(facts(of)).filter((t) => t.rule === rule);
-const on = (
-  id: string,
-  order: number,
-  areaIds: string[],
-  hours: number | null = null,
-  change: Parameters<typeof coat>[0] = {},
-) => coat({ id, order, areaIds, poured: hours === null ? null : pouredAgo(hours), ...change });
 const areas = [area(), area({ id: 'other' })];
 
 describe('faults that sanding or a file puts right', () => {

@@ -1,17 +1,7 @@
-import { planPrep, type PrepTask } from '..';
 import type { PrepFacts, PrepLayer } from '../facts';
 import { varnish } from '../test/cases';
-import { area, coat, facts, HOUR, NOW, pouredAgo, task } from '../test/facts';
+import { area, asked, facts, HOUR, NOW, on, task } from '../test/facts';
 
-const asked = (of: Parameters<typeof facts>[0], rule: string): PrepTask[] =>
-  planPrep(facts(of)).filter((t) => t.rule === rule);
-const on = (
-  id: string,
-  order: number,
-  areaIds: string[],
-  hours: number | null = null,
-  change: Parameters<typeof coat>[0] = {},
-) => coat({ id, order, areaIds, poured: hours === null ? null : pouredAgo(hours), ...change });
 const face = area();
 const [other, back] = [area({ id: 'other' }), area({ id: 'back', kind: 'back' })];
 

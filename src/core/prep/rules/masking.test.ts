@@ -1,13 +1,15 @@
-import { MASK_FACTS, planPrep, type MaskMethod, type PrepTask } from '..';
+import { MASK_FACTS, planPrep, type MaskMethod } from '..';
 import { unmaskAges, maskMaterials } from '../masks';
 import type { LaidMask, PrepArea, PrepFacts } from '../facts';
 import {
   amountOf,
   area,
+  asked,
   coat,
   facts,
   HOUR,
   NOW,
+  on,
   pouredAgo,
   relief,
   surface,
@@ -17,8 +19,6 @@ import {
 /** Four edges of a face of 400 × 200 mm: two long ones and two short ones in turn. */
 const edged = (kinds: Parameters<typeof area>[1], change: Partial<PrepArea> = {}) =>
   area(change, kinds);
-const asked = (of: Parameters<typeof facts>[0], rule: string): PrepTask[] =>
-  planPrep(facts(of)).filter((t) => t.rule === rule);
 const by = (mask: MaskMethod) => ({ schools: { mask } });
 const laid = (change: Partial<LaidMask> = {}): LaidMask => ({
   ...{ coatId: 'first', areaId: 'face', method: 'painter’s tape', laidMs: NOW - 11 * HOUR },
@@ -260,13 +260,11 @@ describe('hardware seats', () => {
         t.coatId,
         t.areaIds,
       ]);
-    const on = (id: string, order: number, areaIds: string[], poured = false) =>
-      coat({ id, order, areaIds, poured: poured ? pouredAgo(30) : null });
     expect(seat([on('a', 1, ['pit']), on('b', 2, ['face', 'pit', 'b'])])).toEqual([
       ['b', ['face', 'b']],
     ]);
     expect(
-      seat([on('a', 1, ['face'], true), on('b', 2, ['face']), on('c', 3, ['b', 'face'])]),
+      seat([on('a', 1, ['face'], 30), on('b', 2, ['face']), on('c', 3, ['b', 'face'])]),
     ).toEqual([['c', ['b']]]);
     expect(seat([on('a', 1, ['pit'])])).toEqual([]);
   });

@@ -1,5 +1,18 @@
 import { planPrep } from '..';
-import { area, coat, facts, found, NOW, pouredAgo, relief, surface, task } from '../test/facts';
+import {
+  area,
+  asked,
+  coat,
+  facts,
+  found,
+  HOUR,
+  NOW,
+  on,
+  pouredAgo,
+  relief,
+  surface,
+  task,
+} from '../test/facts';
 
 const second = coat({ id: 'second', name: 'Flood 2', order: 2, thicknessM: 1.8e-3 });
 
@@ -137,16 +150,7 @@ describe('tape that keeps a part bare', () => {
 
 describe('tooth on several areas', () => {
   const two = [area(), area({ id: 'other' })];
-  const on = (
-    id: string,
-    order: number,
-    areaIds: string[],
-    hours: number | null,
-    change: Parameters<typeof coat>[0] = {},
-  ) => coat({ id, order, areaIds, poured: hours === null ? null : pouredAgo(hours), ...change });
-  const H = 3_600_000;
-  const tooth = (of: Parameters<typeof facts>[0]) =>
-    planPrep(facts(of)).filter((t) => t.rule === 'tooth');
+  const tooth = (of: Parameters<typeof facts>[0]) => asked(of, 'tooth');
   it('waits until the last of them bears a hand; the window is what all of them share', () => {
     const hard = [
       on('a', 1, ['face'], 15),
@@ -154,7 +158,7 @@ describe('tooth on several areas', () => {
       on('c', 3, ['face', 'other'], null),
     ];
     expect(tooth({ areas: two, coats: hard })).toMatchObject([
-      { key: 'tooth:c', notBeforeMs: NOW + 5 * H, skippedUntilMs: null },
+      { key: 'tooth:c', notBeforeMs: NOW + 5 * HOUR, skippedUntilMs: null },
     ]);
     const soft = [
       on('a', 1, ['face'], 10),
@@ -165,8 +169,8 @@ describe('tooth on several areas', () => {
       {
         key: 'tooth:c',
         areaIds: ['face', 'other'],
-        notBeforeMs: NOW - H,
-        skippedUntilMs: NOW + 2 * H,
+        notBeforeMs: NOW - HOUR,
+        skippedUntilMs: NOW + 2 * HOUR,
       },
     ]);
     const mixed = [

@@ -133,3 +133,16 @@ export function task(of: PrepFacts, rule: string): PrepTask {
 
 export const amountOf = (of: PrepTask, name: string): number =>
   of.materials.filter((m) => m.name === name).reduce((sum, m) => sum + m.amount, 0);
+
+/** The tasks of a rule. */
+export const asked = (of: Parameters<typeof facts>[0], rule: string): PrepTask[] =>
+  planPrep(facts(of)).filter((t) => t.rule === rule);
+
+/** A coat on areas, poured so many hours ago; null: it waits. */
+export const on = (
+  id: string,
+  order: number,
+  areaIds: readonly string[],
+  hours: number | null = null,
+  change: Partial<PrepCoat> = {},
+) => coat({ id, order, areaIds, poured: hours === null ? null : pouredAgo(hours), ...change });
