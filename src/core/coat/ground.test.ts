@@ -41,7 +41,12 @@ describe('places that lie a little higher', () => {
     expect(ground?.standing).toMatchObject([
       { greatestM: close(0.4e-3), share: close(P1), standsOnM: close(1e-3) },
       { ...stones, share: close(P1 / 2), aboveM: close(1.4e-3) },
-      { greatestM: close(3e-3), share: close(0.6 * P1), standsOnM: close(1.4e-3), aboveM: close(1.4e-3) }, // prettier-ignore
+      {
+        greatestM: close(3e-3),
+        share: close(0.6 * P1),
+        standsOnM: close(1.4e-3),
+        aboveM: close(1.4e-3),
+      },
     ]);
     // A level place keeps the burial that its layers tell.
     const [flat] = plannedGrounds(on(stony, ['p0', 'p1'], { ...given(2e-3), coats }, [grains]));
@@ -143,13 +148,25 @@ describe('what a film comes to on each of its places', () => {
   });
   it('an edge coat or a line lies where it is put, whatever open edges would hold', () => {
     const small = faceOf({ kind: 'rectangle', widthM: 0.1, heightM: 0.1 });
-    const line = { points: [[0, 0], [0.05, 0]] as const, closed: false, widthM: 6e-3, angleRad: 0.7 }; // prettier-ignore
+    const line = {
+      points: [
+        [0, 0],
+        [0.05, 0],
+      ] as const,
+      closed: false,
+      widthM: 6e-3,
+      angleRad: 0.7,
+    };
     const film = (kind: 'edge' | 'line' | 'flood', coat = {}) =>
       staysOfFilm(planInput([small], { kind, ...given(5e-3), coat }), 5e-3)[0];
     expect(film('edge')).toBe(5e-3);
     expect(film('line', { line })).toBe(5e-3);
     expect(film('flood')).toBeLessThan(2e-3);
-    const drawn = planInput([small, { ...small, id: 'b' }], { kind: 'line', ...given(1e-3), coat: { line } }); // prettier-ignore
+    const drawn = planInput([small, { ...small, id: 'b' }], {
+      kind: 'line',
+      ...given(1e-3),
+      coat: { line },
+    });
     const found = plannedFilm(drawn);
     expect(found.ok && found.value.staysM).toEqual(
       found.ok ? [found.value.thicknessM, found.value.thicknessM] : [],

@@ -63,7 +63,11 @@ describe('recesses that a coat on the face runs into', () => {
       'pit',
     ]);
     expect(own).toMatchObject({ cover: { by: 'recess' }, openEdges: [], dammedM: 0, pits: [] });
-    const open = of([face, pit()], { kind: 'fill', piece: { bellyM: 2e-3, tilt: { alongX: 1e-3, alongY: 0 } } }, ['pit']); // prettier-ignore
+    const open = of(
+      [face, pit()],
+      { kind: 'fill', piece: { bellyM: 2e-3, tilt: { alongX: 1e-3, alongY: 0 } } },
+      ['pit'],
+    );
     expect(open).toMatchObject({ openEdges: [], wedge: null, belly: null });
     expect(intentAreas(planInput([pit()], { kind: 'fill', ...given(1e-3) }))[0]?.depthM).toBe(3e-3);
     expect(intentAreas(planInput([{ ...face, depthM: 9e-3 }], given(1e-3)))[0]?.depthM).toBe(0);
@@ -129,7 +133,12 @@ describe('edges, walls and level', () => {
     expect(dams({ order: 10 })).toEqual([2, 4]);
     expect(dams({ freesDams: false })).toEqual([2, 4]);
     const plan = planInput([dammed], { ...given(2e-3), coats: [laid({ freesDams: true })] });
-    expect(plannedGrounds(plan)[0]?.edges.map((e) => e.kind)).toEqual(['open', 'mould', 'open', 'mould']); // prettier-ignore
+    expect(plannedGrounds(plan)[0]?.edges.map((e) => e.kind)).toEqual([
+      'open',
+      'mould',
+      'open',
+      'mould',
+    ]);
     expect(plannedGrounds(plan)).toBe(plannedGrounds(plan));
   });
 });
@@ -163,7 +172,15 @@ describe('how a coat lies on an area', () => {
 
 describe('how edges are wetted, and a drawn line', () => {
   const by = (wish: Wish) => ledgerInput(planInput([face], wish), 1e-3).edges;
-  const line = { points: [[0, 0], [0.1, 0]] as Point[], closed: false, widthM: 6e-3, angleRad: 0.7 }; // prettier-ignore
+  const line = {
+    points: [
+      [0, 0],
+      [0.1, 0],
+    ] as Point[],
+    closed: false,
+    widthM: 6e-3,
+    angleRad: 0.7,
+  };
   it.each<[string, Wish, string]>([
     ['poured', given(1e-3), 'hand'],
     ['poured over', { intent: { by: 'over', perMetreM2: 5e-5 } }, 'flood'],
@@ -185,7 +202,9 @@ describe('a film out of what is mixed', () => {
   const mixed = (volumeM3: number, sheet: Wish['sheet'] = {}) =>
     plannedFilm(planInput([face], { intent: { by: 'mix', volumeM3 }, sheet }));
   const total = (mm: number) => {
-    const ledger = coatLedger(ledgerInput(planInput([face], { intent: { by: 'mix', volumeM3: 1e-4 } }), mm / 1e3)); // prettier-ignore
+    const ledger = coatLedger(
+      ledgerInput(planInput([face], { intent: { by: 'mix', volumeM3: 1e-4 } }), mm / 1e3),
+    );
     return ledger.ok ? ledger.value.totalM3 : NaN;
   };
   const sheet = { thinnestM: 1e-3, thickestM: 4e-3 };

@@ -158,11 +158,20 @@ describe('an opened line shows what its volume is made of', () => {
       ['mean over greatest sag', 0.5],
     ]);
     expect(ml(all, 'belly')).toBeCloseTo((0.12 * 0.5 + 0.09 * 3 * 0.48) * 500, 9);
-    expect(filmOver(BACK, { ...PLAIN_INPUT, areas: [], thicknessM: 2e-3, densityKgM3: 1100, law, restS: 300 })) // prettier-ignore
-      .toMatchObject({ thicknessM: 2e-3, bellyMeanM: 3e-3 * 0.48 });
+    expect(
+      filmOver(BACK, {
+        ...PLAIN_INPUT,
+        areas: [],
+        thicknessM: 2e-3,
+        densityKgM3: 1100,
+        law,
+        restS: 300,
+      }),
+    ).toMatchObject({ thicknessM: 2e-3, bellyMeanM: 3e-3 * 0.48 });
   });
   it('edges: their area, and of the film that is laid on what stays where it drains least', () => {
-    const stay = (0.004 * drainedEdgeMean(0.02, liquid) + 0.003 * drainedEdgeMean(0.01, liquid)) / 0.007; // prettier-ignore
+    const stay =
+      (0.004 * drainedEdgeMean(0.02, liquid) + 0.003 * drainedEdgeMean(0.01, liquid)) / 0.007;
     const low = {
       ...FACE,
       name: 'Low',
@@ -237,8 +246,9 @@ describe('how sure a line is', () => {
     });
     expect(sigma(set, 'edges')).toBeCloseTo(0.2, 9);
     const one = sigma(set, 'face') + sigma(set, 'bead') + sigma(set, 'run-off');
-    const own = (['relief', 'recess', 'soak', 'meniscus', 'wedge', 'belly', 'edges', 'cup'] as const)
-      .map((id) => sigma(set, id)); // prettier-ignore
+    const own = (
+      ['relief', 'recess', 'soak', 'meniscus', 'wedge', 'belly', 'edges', 'cup'] as const
+    ).map((id) => sigma(set, id));
     expect(set.sigmaM3 * 1e6).toBeCloseTo(Math.hypot(one, ...own), 9);
   });
   it('what pours before taught lies on each area by its share', () => {
@@ -273,6 +283,8 @@ describe('cup and total', () => {
   it('a total of nothing is refused', () => {
     const reserve = { line: 'reserve', volumeM3: -0.05, reason: 'none' } as const;
     expect(() => made([PLAIN], { overrides: [reserve] })).toThrow('overrides');
-    expect(made([PLAIN], { overrides: [{ ...reserve, volumeM3: -1e-6 }] }).totalM3).toBeGreaterThan(0); // prettier-ignore
+    expect(made([PLAIN], { overrides: [{ ...reserve, volumeM3: -1e-6 }] }).totalM3).toBeGreaterThan(
+      0,
+    );
   });
 });
