@@ -54,6 +54,32 @@ describe('one batch for several coats', () => {
       expect(alone.ok && plan([told]).totalM3 / alone.value.totalM3).toBeCloseTo(1, 9);
     }
   });
+  it('is as old as the oldest wants, takes the surest wish, and a glove if one coat needs one', () => {
+    const input = inputOf(panel);
+    const young = { ...input, restS: 300, reserve: { by: 'risk', confidence: 0.99 } } as const;
+    const tool = { ...input, restS: 1200, edges: { by: 'tool' } } as const;
+    const cups = [
+      [young, tool],
+      [tool, young],
+    ].map((both) => plan(both));
+    for (const batch of cups) {
+      const glove = cupRest(
+        batch.neededM3 - batch.cup.volumeM3,
+        input.law,
+        1200,
+        input.densityKgM3,
+        true,
+      );
+      expect(batch.cup.volumeM3).toBeCloseTo(glove.volumeM3, 15);
+      expect(batch.reserveM3).toBeCloseTo(normalQuantile(0.99) * batch.sigmaM3, 15);
+      expect(batch.enough).toBeCloseTo(0.99, 6);
+      expect(batch.totalKg).toBeCloseTo(batch.totalM3 * input.densityKgM3, 12);
+      const poured = batch.coats.reduce((s, c) => s + c.pouredM3, 0);
+      expect(batch.neededM3).toBeCloseTo(poured + batch.cup.volumeM3, 15);
+      expect(batch.coats.map((c) => c.pouredM3)).toEqual(batch.coats.map((c) => c.ledger.pouredM3));
+    }
+    expect(cups[0]?.coats[0]?.pouredM3).not.toBe(cups[1]?.coats[0]?.pouredM3);
+  });
   it('names the coat whose fault it is', () => {
     const found = planBatch([inputOf(panel), { ...inputOf(panel), thicknessM: -1 }]);
     expect(found.ok ? [] : found.issues.map((i) => i.path.join('.'))).toEqual([

@@ -1,4 +1,5 @@
-import { beneath, buildUp, filmAreas, type BuildArea, type BuildCoat } from '.';
+import { beneath, buildUp, filmAreas, leastFilm, type BuildArea, type BuildCoat } from '.';
+import { layer } from './test/cutBoard';
 
 const face: BuildArea = { id: 'face', kind: 'face', depthM: 0 };
 const pit: BuildArea = { id: 'pit', kind: 'recess', depthM: 3e-3 };
@@ -114,5 +115,54 @@ describe('recesses of several faces', () => {
     const lies = buildUp(areas, [coat]);
     expect(lies.get('in a')?.surfaceM).toBe(0);
     expect(lies.get('in b')?.surfaceM).toBeCloseTo(3e-3, 12);
+  });
+});
+
+describe('layers between coats', () => {
+  const even = (id: string, mm: number, turn: number, over: string | null) =>
+    layer({ id, turn, over, areaIds: ['face', 'gone'], greatestM: mm / 1e3, meanM: mm / 1e3 });
+  const flood = { ...coat(1, 'flood'), id: 'flood' };
+  it('lie over the coat that is named, in their turns, whatever the order of rows', () => {
+    const layers = [even('c', 3, 2, 'flood'), even('b', 2, 1, 'flood'), even('a', 4, 7, null)];
+    const lies = buildUp(areas, [flood, coat(2, 'flood')], layers);
+    const on = lies.get('face');
+    expect(on?.layers.map((l) => [l.layer.id, Number((l.bottomM * 1e3).toFixed(9))])).toEqual([
+      ['a', 0],
+      ['b', 5],
+      ['c', 7],
+    ]);
+    expect(on?.surfaceM).toBeCloseTo(11e-3, 12);
+    expect(lies.has('gone')).toBe(false);
+    expect(lies.get('back')?.layers).toEqual([]);
+  });
+  it('over a coat that is not there, or has no name, they lie nowhere', () => {
+    const layers = [even('b', 2, 1, 'flood')];
+    expect(buildUp(areas, [coat(1, 'flood')], layers).get('face')?.layers).toEqual([]);
+    expect(buildUp(areas, [], layers).get('face')?.surfaceM).toBe(0);
+  });
+});
+
+describe('what a coat was on besides its films', () => {
+  it('the recess under a coat on its face is last met by what was laid on it', () => {
+    const both = coat(1, 'flood', ['face', 'pit', 'gone']);
+    const lies = buildUp(areas, [both]);
+    expect(lies.get('pit')).toMatchObject({ last: both, top: both, films: [], levelled: true });
+    expect(lies.has('gone')).toBe(false);
+    expect(lies.get('back')?.last).toBeNull();
+    const seal = coat(1, 'seal');
+    expect(buildUp(areas, [seal]).get('pit')).toMatchObject({ top: seal, levelled: false });
+    const fill = coat(1, 'fill', ['pit'], 3e-3);
+    expect(buildUp(areas, [fill, coat(2, 'seal')]).get('pit')?.levelled).toBe(true);
+  });
+  it('a recess takes what stays on the face that it lies in', () => {
+    const two = [face, { ...face, id: 'second' }, { ...pit, liesIn: 'second' }];
+    const flood = { ...coat(1, 'flood', ['face', 'second']), staysM: [1e-3, 2e-3] };
+    expect(buildUp(two, [flood]).get('pit')?.surfaceM).toBeCloseTo(5e-3, 12);
+    const free = buildUp([face, { ...face, id: 'second' }, pit], [flood]);
+    expect(free.get('pit')?.surfaceM).toBeCloseTo(4e-3, 12);
+  });
+  it('is told by the least that it leaves, or by what is poured', () => {
+    expect(leastFilm({ thicknessM: 3e-3, staysM: [2e-3, 1e-3] })).toBe(1e-3);
+    expect(leastFilm({ thicknessM: 3e-3, staysM: [] })).toBe(3e-3);
   });
 });
