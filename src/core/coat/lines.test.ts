@@ -230,6 +230,7 @@ describe('lines set by hand', () => {
   });
 });
 
+const BEAD = { lengthM: 0.1, widthM: 6e-3, heightM: 1e-3, sectionM2: 4e-6 };
 describe('bad input says what is missing instead of a number', () => {
   it.each<[string, Partial<LedgerArea>]>([
     ['areas.0.relief.0.meanM', { relief: [{ greatestM: 1e-3, meanM: 2e-3, share: 0.5 }] }],
@@ -247,6 +248,9 @@ describe('bad input says what is missing instead of a number', () => {
         ],
       },
     ],
+    ['areas.0.cover.holdsM', { cover: { by: 'film', holdsM: 2 } }],
+    ['areas.0.line.lengthM', { line: { ...BEAD, lengthM: 0 } }],
+    ['areas.0.line.sectionM2', { line: { ...BEAD, sectionM2: 2 } }],
     ['areas.0.openEdges.0.lengthM', { openEdges: [{ ...EDGE, lengthM: -1 }] }],
   ])('%s', (path, change) => {
     const result = coatLedger({
@@ -259,6 +263,14 @@ describe('bad input says what is missing instead of a number', () => {
       reserve: { by: 'share', share: 0 },
     });
     expect(result.ok ? [] : result.issues.map((i) => i.path.join('.'))).toEqual([path]);
+  });
+  it('relief of layers may lie over other relief; beside each other they fill the area to the hair', () => {
+    const stones = { greatestM: 1e-3, meanM: 0.5e-3, share: 0.6 };
+    const fits = (...relief: LedgerArea['relief']) => ledgerOf({ relief }).totalM3 > 0;
+    expect(fits(stones, { ...stones, share: 0.4 })).toBe(true);
+    expect(fits(stones, { ...stones, standsOnM: 1e-3 })).toBe(true);
+    expect(fits(stones, { ...stones, aboveM: 0 })).toBe(true);
+    expect(() => fits(stones, { ...stones, share: 0.401 })).toThrow('"areas",0,"relief"');
   });
   it('densities that no resin has, and floods without bound, are refused', () => {
     const faults = (change: Partial<LedgerInput>) => () => ledgerOf({}, change);

@@ -1,75 +1,19 @@
-import { capillaryLength, SURFACE_TENSION } from '../capillary';
-import { drainedEdgeMean, fluidityLeft, tiltDifference } from '../film';
+import { drainedEdgeMean, tiltDifference } from '../film';
+import { filmOver, PLAIN_INPUT } from '.';
 import {
-  coatLedger,
-  filmOver,
-  PLAIN_AREA,
-  PLAIN_INPUT,
-  totalExplanation,
-  type Ledger,
-  type LedgerArea,
-  type LedgerInput,
-  type LedgerLineId,
-} from '.';
-
-const law = { viscosityPaS: 1, workingS: 943.3 };
-const liquid = {
-  densityKgM3: 1100,
-  surfaceTension: SURFACE_TENSION,
-  fluidityPerPa: fluidityLeft(law, 300),
-};
-const lc = capillaryLength(SURFACE_TENSION, 1100);
-
-/** Two alike that lose something over their edges. */
-const FACE: LedgerArea = {
-  ...PLAIN_AREA,
-  ...{ name: 'Face', areaM2: 0.06, areaSigmaM2: 0.001, count: 2, belowM: 0.5e-3, soakM: 0.06e-3 },
-  ...{ dammedM: 0.5, cover: { by: 'film', holdsM: 1.5e-3 } },
-  openEdges: [
-    { areaM2: 0.004, heightM: 0.02, lengthM: 0.2 },
-    { areaM2: 0.003, heightM: 0.01, lengthM: 0.3 },
-  ],
-  relief: [{ greatestM: 2.4e-3, meanM: 2.4e-3, share: 0.1 }],
-  pits: [
-    { areaM2: 0.002, depthM: 3e-3 },
-    { areaM2: 0.001, depthM: 1e-3 },
-  ],
-  wedge: { slope: 1e-3, lengthM: 0.3, aheadM: 0.15 },
-  belly: { sagM: 1e-3, share: 0.5 },
-};
-/** Three alike behind a wall. */
-const BACK: LedgerArea = {
-  ...PLAIN_AREA,
-  ...{ name: 'Back', areaM2: 0.03, areaSigmaM2: 0.002, count: 3, belowM: 1e-3, soakM: 0.02e-3 },
-  ...{ dammedM: 0.25, relief: [{ greatestM: 1.5e-3, meanM: 1.5e-3, share: 0.2 }] },
-  wedge: { slope: 3e-3, lengthM: 0.2, aheadM: 0.15 },
-  belly: { sagM: 3e-3, share: 0.48 },
-};
-const LENS: LedgerArea = {
-  ...PLAIN_AREA,
-  ...{ name: 'Lens', areaM2: 0.01, areaSigmaM2: 0.0005, count: 4, cover: { by: 'dome' } },
-};
-const PLAIN: LedgerArea = { ...LENS, name: 'Plain', areaM2: 0.02, count: 1, cover: BACK.cover };
-
-function made(areas: readonly LedgerArea[], change: Partial<LedgerInput> = {}): Ledger {
-  const found = coatLedger({
-    ...PLAIN_INPUT,
-    ...{ areas, thicknessM: 2e-3, densityKgM3: 1100, law, restS: 300, coverage: 0.5 },
-    ...change,
-  });
-  if (!found.ok) throw new Error(JSON.stringify(found.issues));
-  return found.value;
-}
-const lineOf = (ledger: Ledger, id: LedgerLineId) => {
-  const line = ledger.lines.find((l) => l.id === id);
-  if (!line) throw new Error(`no ${id}`);
-  return line;
-};
-/** What an opened line shows: label, and its number with nine digits. */
-const shown = (ledger: Ledger, id: LedgerLineId) =>
-  lineOf(ledger, id).explanation.inputs.map((i) => [i.label, Number(i.value.toPrecision(9))]);
-const mm = (value: number) => Number((value / 1e3).toPrecision(9));
-const ml = (ledger: Ledger, id: LedgerLineId) => lineOf(ledger, id).volumeM3 * 1e6;
+  BACK,
+  FACE,
+  law,
+  lc,
+  LENS,
+  lineOf,
+  liquid,
+  made,
+  ml,
+  mm,
+  PLAIN,
+  shown,
+} from './test/ledgers';
 
 describe('an opened line shows what its volume is made of', () => {
   const all = made([FACE, BACK, LENS, PLAIN]);
@@ -220,71 +164,20 @@ describe('an opened line shows what its volume is made of', () => {
   });
 });
 
-describe('how sure a line is', () => {
-  const sigma = (ledger: Ledger, id: LedgerLineId) =>
-    (lineOf(ledger, id).explanation.sigma ?? NaN) * 1e6;
-  // Half covered, 2 mm: 1 ml for each 0.001 m²; pieces alike are read by one rule.
-  it('an error of the area counts for each piece alike, on film and dome only', () => {
-    const all = made([FACE, BACK, LENS]);
-    expect(sigma(all, 'face')).toBeCloseTo(Math.hypot(2, 6, 0.04 * 180), 9);
-    expect(sigma(all, 'dome')).toBeCloseTo(Math.hypot(2, 0.06 * 40), 9);
-    expect(sigma(all, 'soak')).toBeCloseTo(0.5 * ml(all, 'soak'), 9);
-  });
-  it('what is brushed is known to a quarter at best', () => {
-    const soft = { ...PLAIN, soakM: 1e-4, areaSigmaM2: 0 };
-    for (const by of ['brush', 'hand'] as const) {
-      const ledger = made([soft], { edges: { by } });
-      expect(sigma(ledger, 'face')).toBeCloseTo((by === 'brush' ? 0.25 : 0.04) * 20, 9);
-      expect(sigma(ledger, 'soak')).toBeCloseTo(0.5 * 1, 9);
-    }
-    const edge = made([FACE], { edges: { by: 'edge coat' } });
-    expect(sigma(edge, 'edges')).toBeCloseTo(0.25 * ml(edge, 'edges'), 9);
-  });
-  it('a line that was set is known to a twentieth, and is no longer of the one pour', () => {
-    const set = made([{ ...FACE, areaSigmaM2: 0 }], {
-      overrides: [{ line: 'edges', volumeM3: 4e-6, reason: 'weighed' }],
-    });
-    expect(sigma(set, 'edges')).toBeCloseTo(0.2, 9);
-    const one = sigma(set, 'face') + sigma(set, 'bead') + sigma(set, 'run-off');
-    const own = (
-      ['relief', 'recess', 'soak', 'meniscus', 'wedge', 'belly', 'edges', 'cup'] as const
-    ).map((id) => sigma(set, id));
-    expect(set.sigmaM3 * 1e6).toBeCloseTo(Math.hypot(one, ...own), 9);
-  });
-  it('what pours before taught lies on each area by its share', () => {
-    const learned = { factor: 1.2, count: 4, spread: 0.1 };
-    const [plain, taught] = [made([FACE, PLAIN]), made([FACE, PLAIN], { learned })];
-    for (const i of [0, 1])
-      expect((taught.byArea[i]?.volumeM3 ?? 0) / (plain.byArea[i]?.volumeM3 ?? 1)).toBeCloseTo(
-        1.2,
-        12,
-      );
-    expect(sigma(taught, 'learned')).toBeCloseTo(plain.pouredM3 * 1e6 * 0.05, 9);
-  });
-});
-
-describe('cup and total', () => {
-  it('a glove goes round open edges by hand or flood, and only there', () => {
-    const glove = (areas: readonly LedgerArea[], edges: LedgerInput['edges']) =>
-      lineOf(made(areas, { edges }), 'cup').explanation.title.includes('glove');
-    expect(glove([PLAIN, FACE], { by: 'hand' })).toBe(true);
-    expect(glove([PLAIN, FACE], { by: 'flood', perMetreM2: 5e-5 })).toBe(true);
-    expect(glove([PLAIN, FACE], { by: 'tool' })).toBe(false);
-    expect(glove([PLAIN, LENS], { by: 'hand' })).toBe(false);
-  });
-  it('the sum opens into all its lines and the density', () => {
-    const all = made([FACE, LENS]);
-    const opened = totalExplanation(all, 1100);
-    expect(opened.inputs.map((i) => i.value)).toEqual([...all.lines.map((l) => l.volumeM3), 1100]);
-    expect(opened.inputs[0]?.label).toBe('Film on the face');
-    expect(opened.sigma).toBe(all.sigmaM3);
-    expect(opened.note).toContain(`${Math.round(all.enough * 100)} %`);
-  });
-  it('a total of nothing is refused', () => {
-    const reserve = { line: 'reserve', volumeM3: -0.05, reason: 'none' } as const;
-    expect(() => made([PLAIN], { overrides: [reserve] })).toThrow('overrides');
-    expect(made([PLAIN], { overrides: [{ ...reserve, volumeM3: -1e-6 }] }).totalM3).toBeGreaterThan(
-      0,
-    );
-  });
+it('a drawn line shows its length on all pieces, and the widest bead', () => {
+  const bead = { lengthM: 0.2, widthM: 6e-3, heightM: 1e-3, sectionM2: 4e-6 };
+  const wide = { lengthM: 0.1, widthM: 9e-3, heightM: 1.5e-3, sectionM2: 9e-6 };
+  for (const both of [
+    [{ ...FACE, line: bead }, BACK, { ...PLAIN, line: wide }],
+    [{ ...PLAIN, line: wide }, BACK, { ...FACE, line: bead }],
+  ]) {
+    const ledger = made(both, { edges: { by: 'line' } });
+    expect(shown(ledger, 'line')).toEqual([
+      ['length, all pieces', 0.5],
+      ['width', mm(9)],
+      ['height in the middle', mm(1.5)],
+      ['section', 9e-6],
+    ]);
+    expect(ml(ledger, 'line')).toBeCloseTo(2 * 0.8 + 0.9, 9);
+  }
 });
