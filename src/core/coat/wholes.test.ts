@@ -1,13 +1,18 @@
 import { cutBoard } from './test/cutBoard';
 import { borders, joinPlaces, placeOf, placesOf } from './wholes';
 
-const { whole } = cutBoard([-0.1, 0.1], { kind: 'raised line', wallM: 2e-3 });
-// Cuts are made from right to left: the first is at 0.1 m, the second at −0.1 m.
-const [right, left] = whole.cuts;
+/** Made anew for each test: what is worked out of a face is remembered with it. */
+const threePlaces = () => {
+  const { whole } = cutBoard([-0.1, 0.1], { kind: 'raised line', wallM: 2e-3 });
+  // Cuts are made from right to left: the first is at 0.1 m, the second at −0.1 m.
+  const [right, left] = whole.cuts;
+  return { whole, right, left };
+};
 const kinds = (edges: readonly { kind: string }[]) => edges.map((e) => e.kind).sort();
 
 describe('places of a face', () => {
   it('one alone has its cuts for sides, and what stands on them', () => {
+    const { whole, right, left } = threePlaces();
     const middle = placeOf(whole, 'p1');
     expect(middle?.onCut.filter((c) => c !== null)).toEqual(
       expect.arrayContaining([right, left]) as unknown,
@@ -22,6 +27,7 @@ describe('places of a face', () => {
     expect(placeOf(whole, 'nowhere')).toBeNull();
   });
   it('two that border are one, with the cut between them inside', () => {
+    const { whole, right, left } = threePlaces();
     const [both, ...more] = joinPlaces(whole, ['p0', 'p1']);
     expect(more).toEqual([]);
     expect(both?.ids).toEqual(['p0', 'p1']);
@@ -32,6 +38,7 @@ describe('places of a face', () => {
     expect(joinPlaces(whole, ['p1', 'p0'])[0]?.joined).toBe(both?.joined);
   });
   it('two that do not are two, each as it is alone', () => {
+    const { whole } = threePlaces();
     const apart = joinPlaces(whole, ['p0', 'p2']);
     expect(apart.map((a) => a.ids)).toEqual([['p0'], ['p2']]);
     expect(apart.map((a) => a.joined.inner)).toEqual([[], []]);
@@ -43,6 +50,7 @@ describe('places of a face', () => {
     expect([...(all?.ids ?? [])].sort()).toEqual(['p0', 'p1', 'p2']);
   });
   it('all together are the face itself, its cuts inside', () => {
+    const { whole } = threePlaces();
     const [all, ...more] = joinPlaces(whole, ['p2', 'p0', 'p1']);
     expect(more).toEqual([]);
     expect(all?.joined).toEqual({
@@ -52,6 +60,7 @@ describe('places of a face', () => {
     expect(all?.joined.shape).toBe(whole.shape);
   });
   it('are worked out once for a face, and anew for another shape of it', () => {
+    const { whole } = threePlaces();
     expect(placesOf(whole)).toBe(placesOf({ ...whole }));
     const wider = { ...whole, shape: { kind: 'rectangle', widthM: 0.6, heightM: 0.22 } as const };
     expect(placesOf(wider)).not.toBe(placesOf(whole));
