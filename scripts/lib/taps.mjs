@@ -53,7 +53,7 @@ export const STEPS = [
   ['Stirred, no streaks', 'resting since'],
   ['Poured: Viaduct painting', 'lies open for'],
   ['Covered', 'The clocks run'],
-  ['See its windows', 'Recoat without sanding'],
+  ['See its windows', 'every state is drawn equally wide'],
 ];
 
 /** Steps of a session that is open, from the first weighing on. */

@@ -1,7 +1,7 @@
 'use client';
-import { usePathname, useSearchParams } from 'next/navigation';
-import { Fragment, useEffect } from 'react';
+import { Fragment, useEffect, useMemo } from 'react';
 import { NoPlace } from '@/features/shell';
+import { useAddress } from '@/ui/useAddress';
 import { placeAt } from './paths';
 import { preloadScreen, preloadScreens, SCREENS } from './screens';
 
@@ -12,17 +12,15 @@ if (typeof window !== 'undefined') void preloadScreen(window.location.pathname);
 
 /** The screen of the address. */
 export function Place() {
-  const pathname = usePathname();
-  const place = placeAt(pathname);
-  const search = useSearchParams();
+  const { pathname, search } = useAddress();
   useEffect(() => {
     const timer = setTimeout(() => void preloadScreens(), PRELOAD_MS);
     return () => clearTimeout(timer);
   }, []);
+  const screen = useMemo(() => {
+    const place = placeAt(pathname);
+    return place ? SCREENS[place.path].draw(place.id, search) : <NoPlace />;
+  }, [pathname, search]);
   // Another piece is another screen: nothing that was typed for the one is shown for the other.
-  return (
-    <Fragment key={pathname}>
-      {place ? SCREENS[place.path].draw(place.id, search) : <NoPlace />}
-    </Fragment>
-  );
+  return <Fragment key={pathname}>{screen}</Fragment>;
 }

@@ -1,5 +1,6 @@
 'use client';
 import { useEffect } from 'react';
+import { go } from '@/ui/go';
 import { LOAD_DEMO, useAct, useShop } from '@/data/hooks';
 import { loadDemo } from '../common/loadDemo';
 
@@ -11,7 +12,7 @@ export function DemoOnAsking() {
     const asked = new URLSearchParams(window.location.search).get('shop') === 'demo';
     if (!asked) return;
     // Asked once: emptying the shop later must not bring the demo back.
-    window.history.replaceState(null, '', window.location.pathname);
+    go(window.location.pathname, 'replace');
     if (empty) void act(LOAD_DEMO, loadDemo);
   }, [act, empty]);
   return null;

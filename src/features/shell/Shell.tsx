@@ -2,12 +2,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Link } from '@/ui/Link';
 import dynamic from 'next/dynamic';
-import { usePathname } from 'next/navigation';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { ActProvider, ShopProvider, useShop } from '@/data/hooks';
 import { Announcer } from '@/ui/Announcer';
 import { Patterns } from '@/ui/Patterns';
 import { later } from '@/ui/later';
+import { useAddress } from '@/ui/useAddress';
 import { useLook } from '@/ui/useLook';
 import { chooseDates, monthFirst } from '../common/dates';
 import { chooseHours } from '../common/hours';
@@ -97,7 +97,14 @@ const placeOf = (pathname: string): string =>
     ? 'The wet session'
     : (PLACES.findLast(({ href }) => isHere(pathname, href))?.label ?? 'This place');
 
-function Frame({ pathname, children }: { pathname: string; children: ReactNode }) {
+/** Around the place; drawn anew with another one only. */
+const Frame = memo(function Frame({
+  pathname,
+  children,
+}: {
+  pathname: string;
+  children: ReactNode;
+}) {
   const place = (
     <Boundary what={placeOf(pathname)} resetKey={pathname}>
       {children}
@@ -137,7 +144,7 @@ function Frame({ pathname, children }: { pathname: string; children: ReactNode }
       </Flex>
     </>
   );
-}
+});
 
 /** The place itself, behind strip and rail. */
 const WORK = 'work';
@@ -196,7 +203,7 @@ function Backups({ pathname }: { pathname: string }) {
 
 /** Frame of every page: bench strip, rail, and the bar that says when something was not saved. */
 export function Shell({ children }: { children: ReactNode }) {
-  const pathname = usePathname();
+  const { pathname } = useAddress();
   return (
     <Boundary what="Bilamina">
       <ShopProvider

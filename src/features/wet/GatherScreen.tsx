@@ -1,5 +1,6 @@
 'use client';
 import { Box, Flex } from '@chakra-ui/react';
+import { go } from '@/ui/go';
 import { Link } from '@/ui/Link';
 import { PageHeading } from '@/ui/PageHeading';
 import { useState } from 'react';
@@ -19,7 +20,6 @@ import { BenchFields, type BenchChoice } from './BenchFields';
 import { Choice, HeldCoats } from './CoatChoice';
 import { MixPanel } from './MixPanel';
 import { useGathered } from './useGatherChecks';
-import { WetScreen } from './WetScreen';
 
 /** A coat that its preparation holds back. */
 function Held({ view, held }: { view: CoatView; held: number }) {
@@ -164,13 +164,11 @@ function Gather({
   );
 }
 
-/** Gathers coats for a session, and goes on with it in place once it is started. */
+/** Gathers coats for a session, and leads on to it once it is started. */
 export function GatherScreen({ coatId }: { coatId: string }) {
   const [starting, setStarting] = useState(false);
-  const [sessionId, setSessionId] = useState<string | null>(null);
   const choice = useChosen(coatId);
   const { first } = choice;
-  if (sessionId !== null) return <WetScreen sessionId={sessionId} />;
   if (!first && starting) return null;
   if (!first)
     return (
@@ -180,10 +178,12 @@ export function GatherScreen({ coatId }: { coatId: string }) {
     );
   if (choice.heldOf(first) > 0 && !starting)
     return <Held view={first} held={choice.heldOf(first)} />;
-  const started = (id: Id<'session'>) => {
-    // The session goes on in place: no page to fetch while the gloves are on. Its address follows.
-    setSessionId(id);
-    setTimeout(() => window.history.replaceState(null, '', `/wet/${id}`), 50);
-  };
-  return <Gather {...choice} first={first} onStarted={started} onStarting={setStarting} />;
+  return (
+    <Gather
+      {...choice}
+      first={first}
+      onStarted={(id) => go(`/wet/${id}`, 'replace')}
+      onStarting={setStarting}
+    />
+  );
 }
