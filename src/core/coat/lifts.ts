@@ -66,10 +66,11 @@ export function planLifts(input: LiftsInput): Result<readonly Lift[]> {
   if (issues.length > 0) return fail(...issues);
   const lock = Math.min(thickestM, Math.max(thinnestM, LOCK_LIFT_M));
   // A lock makes sense only where enough is left for a lift over it.
-  const first = loose && thicknessM - lock >= thinnestM ? lock : 0;
+  const least = thinnestM * (1 - 1e-9);
+  const first = loose && thicknessM - lock >= least ? lock : 0;
   const rest = thicknessM - first;
   const count = Math.max(1, Math.ceil(rest / thickestM - 1e-9));
-  if (rest / count < thinnestM * (1 - 1e-9))
+  if (rest / count < least)
     return fail({
       code: 'does-not-fit',
       path: ['thicknessM'],
