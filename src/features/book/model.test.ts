@@ -54,6 +54,14 @@ describe('book', () => {
     expect(said('list kept', { steps: 4 })).toBe('Flood 2 · steps 4');
     expect(said('layer planned', { greatestM: 2e-3 })).toBe('Flood 2 · at most 2.00 mm');
   });
+  it('names a piece once: it stands beside its entries', () => {
+    const [any] = entries.log;
+    if (!any) throw new Error('no log');
+    const entry = { ...any, kind: 'piece added' as const, text: 'Lagoon tile', figures: {} };
+    const said = (piece: string) => entryWords({ entry, piece, coat: '', undone: false }, METRIC);
+    expect(said('Lagoon tile')).toBe('');
+    expect(said('Lagoon tile 2')).toBe('Lagoon tile');
+  });
   it('tells when something was done or read, where that was before it was written down', () => {
     const atMs = new Date(2026, 10, 24, 12, 36).getTime();
     const said = (kind: LogEntry['kind'], figures: LogEntry['figures']) => {

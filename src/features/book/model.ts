@@ -95,7 +95,7 @@ const TOLD: Readonly<Record<string, (word: string) => string>> = {
 };
 
 /** What an entry says, with its figures in the user's units. */
-export function entryWords({ entry, coat }: NamedEntry, format: Format): string {
+export function entryWords({ entry, piece, coat }: NamedEntry, format: Format): string {
   const figures = Object.entries(entry.figures).flatMap(([name, value]) => {
     const at = INSTANTS[name];
     if (at && typeof value === 'number' && Math.abs(value - entry.atMs) >= MINUTE_MS)
@@ -109,7 +109,8 @@ export function entryWords({ entry, coat }: NamedEntry, format: Format): string 
       `${label} ${quantity === 'scale' ? format.scale(value).text : format.show(value, quantity).text}`,
     ];
   });
-  const subject = entry.text || coat;
+  // The piece stands beside its entries already.
+  const subject = (entry.text === piece ? '' : entry.text) || coat;
   const how = Object.entries(TOLD).flatMap(([name, said]) => {
     const word = entry.figures[name];
     return typeof word === 'string' && word !== '' ? [said(word)] : [];
