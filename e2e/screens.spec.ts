@@ -48,6 +48,41 @@ test('every stage of a piece passes axe', async ({ page }) => {
     });
 });
 
+test('back and forward lead through the places that were seen, also over a reload', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const places = page.getByRole('navigation', { name: 'Places' });
+  const at = async (name: string, path: string) => {
+    await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+    await expect(page).toHaveURL(path);
+    await expect(page).toHaveTitle(`${name} · Bilamina`);
+  };
+  await places.getByRole('link', { name: 'Pieces' }).click();
+  await at('Pieces', '/pieces');
+  await page.getByRole('heading', { level: 2, name: 'Viaduct painting' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Viaduct painting' })).toBeVisible();
+  await places.getByRole('link', { name: 'Room' }).click();
+  await at('Room', '/room');
+  await page.goBack();
+  await expect(page.getByRole('heading', { level: 1, name: 'Viaduct painting' })).toBeVisible();
+  await page.goBack();
+  await at('Pieces', '/pieces');
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'Next, in order' })).toBeVisible();
+  await page.goForward();
+  await at('Pieces', '/pieces');
+  await page.reload();
+  await at('Pieces', '/pieces');
+  for (let i = 0; i < 2; i += 1) await page.goForward();
+  await at('Room', '/room');
+  // Back, and on at once: the address is that of the place that is shown.
+  await page.evaluate(() => window.history.back());
+  await page.waitForFunction(() => window.location.pathname.startsWith('/pieces/'));
+  await places.getByRole('link', { name: 'Book' }).click();
+  await at('Book', '/book');
+});
+
 test('an empty shop welcomes, and passes axe', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'The bench is empty' })).toBeVisible();

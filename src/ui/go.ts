@@ -1,28 +1,43 @@
 const followers = new Set<() => void>();
 
+/** A message to ourselves: what is drawn in a tap's own event runs all its effects before the browser may paint. */
+let soon: MessageChannel | null = null;
+
+/** Tells all who follow the address, right after the event that changed it. */
+function tell(): void {
+  if (!soon) {
+    soon = new MessageChannel();
+    soon.port1.onmessage = () => {
+      for (const told of followers) told();
+    };
+  }
+  soon.port2.postMessage(null);
+}
+
 /**
- * Tells all who follow the address, right after the event that changed it: of what is drawn in the event itself React runs
- * all effects before it lets the browser paint.
+ * Changes the address as the browser itself does. The router has put its own way over that, to draw what follows in pieces
+ * with pauses between them; an entry that holds nothing of it leaves it alone, also on the way back.
  */
-const tell = (): void =>
-  queueMicrotask(() => {
-    for (const told of followers) told();
-  });
+const write = (how: 'pushState' | 'replaceState', href: string): void =>
+  History.prototype[how].call(window.history, null, '', href);
 
 /** Leads to another place of Bilamina. Who follows the address draws it next; no server is asked. */
 export function go(href: string, how: 'push' | 'replace' = 'push'): void {
-  if (how === 'replace') window.history.replaceState(null, '', href);
-  else {
-    window.history.pushState(null, '', href);
-    window.scrollTo(0, 0);
-  }
+  write(how === 'push' ? 'pushState' : 'replaceState', href);
+  if (how === 'push') window.scrollTo(0, 0);
   tell();
 }
 
-/** Calls back whenever the address has changed. @returns what ends it */
+/** Whether somebody follows the address already: then it is what the window says. */
+export const isFollowed = (): boolean => followers.size > 0;
+
+/** Calls back whenever the address has changed. From then on it is ours alone. @returns what ends it */
 export function followAddress(told: () => void): () => void {
+  if (followers.size === 0) {
+    write('replaceState', window.location.href);
+    window.addEventListener('popstate', tell);
+  }
   followers.add(told);
-  window.addEventListener('popstate', tell);
   return () => {
     followers.delete(told);
     if (followers.size === 0) window.removeEventListener('popstate', tell);

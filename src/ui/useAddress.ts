@@ -1,7 +1,7 @@
 'use client';
 import { usePathname } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
-import { followAddress } from './go';
+import { followAddress, isFollowed } from './go';
 
 /** The place that the address leads to, and what it asks for there. */
 export interface Address {
@@ -9,13 +9,12 @@ export interface Address {
   readonly search: URLSearchParams;
 }
 
-/**
- * The address, drawn in one go when it changes. The router tells it too, but draws what follows from it in pieces of five
- * milliseconds with pauses between them, so that a tap waits for longer; on the server it is the only one that knows.
- */
+/** The address, drawn in one go when it changes. On the server the router tells it, and in the first pass of the browser. */
 export function useAddress(): Address {
-  const [pathname, setPathname] = useState(usePathname());
-  const [asked, setAsked] = useState('');
+  const first = usePathname();
+  // Who comes later, in a frame that is drawn anew, would else draw the place that the browser was opened at.
+  const [pathname, setPathname] = useState(() => (isFollowed() ? window.location.pathname : first));
+  const [asked, setAsked] = useState(() => (isFollowed() ? window.location.search : ''));
   useEffect(() => {
     const read = () => {
       setPathname(window.location.pathname);
