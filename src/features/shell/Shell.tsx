@@ -2,7 +2,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Link } from '@/ui/Link';
 import dynamic from 'next/dynamic';
-import { memo, type ReactNode } from 'react';
+import { memo, useEffect, type ReactNode } from 'react';
 import { ActProvider, ShopProvider, useShop } from '@/data/hooks';
 import { Announcer } from '@/ui/Announcer';
 import { Patterns } from '@/ui/Patterns';
@@ -24,6 +24,16 @@ import { UNDER_STRIP } from './underStrip';
 import { ReadTroubleBar, WriteFailureBar } from './WriteFailureBar';
 
 const Urgent = later(() => import('./UrgentStrip').then((m) => m.UrgentStrip));
+/** The first screen stands for this long before the strip of a wet session is fetched, ms. */
+const AHEAD_MS = 1500;
+
+/** Fetched ahead, so that the first tap into a session does not wait for it. */
+function useUrgentAhead(): void {
+  useEffect(() => {
+    const timer = setTimeout(() => void Urgent.load().catch(() => undefined), AHEAD_MS);
+    return () => clearTimeout(timer);
+  }, []);
+}
 
 const FollowSensor = dynamic(() => import('./FollowSensor').then((m) => m.FollowSensor), {
   ssr: false,
@@ -204,6 +214,7 @@ function Backups({ pathname }: { pathname: string }) {
 /** Frame of every page: bench strip, rail, and the bar that says when something was not saved. */
 export function Shell({ children }: { children: ReactNode }) {
   const { pathname } = useAddress();
+  useUrgentAhead();
   return (
     <Boundary what="Bilamina">
       <ShopProvider
