@@ -63,7 +63,7 @@ function Steps({ state }: { state: ReturnType<typeof useTrace> }) {
     onChange: (e: { target: { value: string } }) => change({ [key]: e.target.value }),
   });
   return (
-    <Flex direction="column" gap="3" minW="0">
+    <Flex direction="column" gap="2.5" minW="0">
       <FieldRow
         label="1 · Photo"
         hint="From above, the whole piece in it. Where it was taken is not kept."
