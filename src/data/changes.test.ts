@@ -13,7 +13,7 @@ function follow(db: ShopDb, start: KeptShop | null = null) {
   const much: boolean[] = [];
   const failed: unknown[] = [];
   const waits = new Set<() => void>();
-  const end = followShop(
+  const { end, caughtUp } = followShop(
     db,
     {
       next: (kept, isMuch) => {
@@ -36,7 +36,7 @@ function follow(db: ShopDb, start: KeptShop | null = null) {
       waits.add(look);
       look();
     });
-  return { told, much, failed, end, until };
+  return { told, much, failed, end, until, caughtUp };
 }
 
 /** Rows that Dexie hands out from now on, by table. */
@@ -154,6 +154,27 @@ describe('following the shop', () => {
     expect(after.shop.pieces).toEqual(before.shop.pieces);
     expect(first.told).toHaveLength(1);
     again.end();
+  });
+  it('who waits until it has caught up finds every commit told, also of a write that came during a read', async () => {
+    const db = freshDb();
+    const coat = await shopWithCoat(db);
+    const { told, until, caughtUp, end } = follow(db);
+    await until((k) => k.shop.coats.length === 1);
+    await caughtUp();
+    const names = ['Glaze', 'Seal', 'Flood'];
+    for (const name of names) void db.coats.update(coat.id, { name });
+    await db.coats.update(coat.id, { name: 'Last' });
+    await caughtUp();
+    expect(told.at(-1)?.shop.coats[0]?.name).toBe('Last');
+    const before = told.length;
+    // Photos are not of the shop that is followed.
+    await db.photos.clear();
+    await caughtUp();
+    expect(told).toHaveLength(before);
+    void db.coats.update(coat.id, { name: 'Too late' });
+    end();
+    await caughtUp();
+    expect(told).toHaveLength(before);
   });
   it('nothing is told after its end', async () => {
     const db = freshDb();

@@ -117,19 +117,29 @@ export interface ShopWatch {
   readonly error: (error: unknown) => void;
 }
 
+/** A shop that is followed. */
+export interface Followed {
+  readonly end: () => void;
+  /** Settles once every commit until now is told, at once where it touched nothing that is followed. */
+  readonly caughtUp: () => Promise<void>;
+}
+
 /**
  * Follows the shop: reads it whole once, then only the rows that a commit of any tab touched.
  * @param start what was known before: what did not change since then stays the same objects
- * @returns ends it
  */
 export function followShop(
   db: ShopDb,
   { next, warm, read, error }: ShopWatch,
   start: KeptShop | null = null,
-): () => void {
+): Followed {
   let kept = start;
   let ended = false;
   let reading = false;
+  const waiting: (() => void)[] = [];
+  const release = () => {
+    for (const goOn of waiting.splice(0)) goOn();
+  };
   const wanted = new Map<LiveTable, Touched>(
     start ? LIVE_TABLES.map((table) => [table, 'all']) : [],
   );
@@ -159,6 +169,8 @@ export function followShop(
         const before: KeptShop | null = kept;
         kept = before ? await readTouched(db, before, now) : await readWhole(db);
         const much = isMuch(before, kept.rows);
+        // Much takes its time: who waits for it can say meanwhile that it is stored.
+        if (much) release();
         if (much) await warm?.(kept);
         if (ended) return;
         read?.();
@@ -169,9 +181,12 @@ export function followShop(
       end();
     } finally {
       reading = false;
+      release();
     }
   };
   Dexie.on.storagemutated.subscribe(note);
   void go();
-  return end;
+  const caughtUp = () =>
+    reading ? new Promise<void>((resolve) => waiting.push(resolve)) : Promise.resolve();
+  return { end, caughtUp };
 }

@@ -1,6 +1,6 @@
 'use client';
 import type { AnchorHTMLAttributes, MouseEvent } from 'react';
-import { go } from './go';
+import { follow } from './go';
 
 interface Props extends AnchorHTMLAttributes<HTMLAnchorElement> {
   readonly href: string;
@@ -22,7 +22,7 @@ export function Link({ href, onClick, ...rest }: Props) {
         onClick?.(event);
         if (!isOrdinary(event)) return;
         event.preventDefault();
-        go(href);
+        follow(href);
       }}
     />
   );

@@ -3,13 +3,15 @@ const followers = new Set<() => void>();
 /** A message to ourselves: what is drawn in a tap's own event runs all its effects before the browser may paint. */
 let soon: MessageChannel | null = null;
 
-/** Tells all who follow the address, right after the event that changed it. */
 function tell(): void {
+  for (const told of followers) told();
+}
+
+/** Tells all who follow the address, right after the event that changed it. */
+function tellSoon(): void {
   if (!soon) {
     soon = new MessageChannel();
-    soon.port1.onmessage = () => {
-      for (const told of followers) told();
-    };
+    soon.port1.onmessage = tell;
   }
   soon.port2.postMessage(null);
 }
@@ -21,11 +23,21 @@ function tell(): void {
 const write = (how: 'pushState' | 'replaceState', href: string): void =>
   History.prototype[how].call(window.history, null, '', href);
 
-/** Leads to another place of Bilamina. Who follows the address draws it next; no server is asked. */
-export function go(href: string, how: 'push' | 'replace' = 'push'): void {
+function change(href: string, how: 'push' | 'replace'): void {
   write(how === 'push' ? 'pushState' : 'replaceState', href);
   if (how === 'push') window.scrollTo(0, 0);
+}
+
+/** Leads on to another place of Bilamina, drawn in one go with what changed just before. No server is asked. */
+export function go(href: string, how: 'push' | 'replace' = 'push'): void {
+  change(href, how);
   tell();
+}
+
+/** Leads to another place from within the event of a tap, which is over before the place is drawn. */
+export function follow(href: string): void {
+  change(href, 'push');
+  tellSoon();
 }
 
 /** Whether somebody follows the address already: then it is what the window says. */
@@ -35,11 +47,11 @@ export const isFollowed = (): boolean => followers.size > 0;
 export function followAddress(told: () => void): () => void {
   if (followers.size === 0) {
     write('replaceState', window.location.href);
-    window.addEventListener('popstate', tell);
+    window.addEventListener('popstate', tellSoon);
   }
   followers.add(told);
   return () => {
     followers.delete(told);
-    if (followers.size === 0) window.removeEventListener('popstate', tell);
+    if (followers.size === 0) window.removeEventListener('popstate', tellSoon);
   };
 }

@@ -16,7 +16,7 @@ import { shopDb, type ShopDb } from '../db';
 import { StaleActionError } from '../errors';
 import type { Prefer } from '../merge';
 import { loadValidation, type ActionContext } from '../write';
-import { useShop } from './ShopProvider';
+import { useCaughtUp, useShop } from './ShopProvider';
 import { useLeaveGuard } from './useLeaveGuard';
 import { asError } from './useRead';
 import { askToPersist } from './useStorage';
@@ -78,6 +78,7 @@ export function ActProvider({ children }: { children: ReactNode }) {
   const [failure, setFailure] = useState<WriteFailure | null>(null);
   const last = useRef<Done | null>(null);
   const untilStored = useLeaveGuard(failure !== null);
+  const caughtUp = useCaughtUp();
   useEffect(() => {
     // Fetched before the first write needs it, but not while the first screen is on its way.
     const load = () => void loadValidation().then((m) => m.warmSchemas(breathe));
@@ -101,6 +102,8 @@ export function ActProvider({ children }: { children: ReactNode }) {
           setFailure(null);
           // From the first own data on the browser is asked to keep it.
           if (action !== LOAD_DEMO) askToPersist();
+          // What follows upon the act is drawn in one go with the shop that holds it.
+          await caughtUp();
           return { ok: true, value };
         } catch (error) {
           const retry = async (chosen: Prefer = null) => {
@@ -114,7 +117,7 @@ export function ActProvider({ children }: { children: ReactNode }) {
       };
       return attempt(null);
     },
-    [by, untilStored],
+    [by, untilStored, caughtUp],
   );
   const act: Act = useCallback(
     (action, work, kept = null) => {

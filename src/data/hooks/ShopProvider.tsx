@@ -2,6 +2,7 @@
 import {
   createContext,
   startTransition,
+  useCallback,
   useContext,
   useEffect,
   useRef,
@@ -10,7 +11,7 @@ import {
 } from 'react';
 import type { KeptShop, Shop } from '@/shop/shop';
 import { breathe } from '../breathe';
-import { followShop } from '../changes';
+import { followShop, type Followed } from '../changes';
 import { openShop, shopDb } from '../db';
 import { tellAnew } from './useNow';
 import { asError } from './useRead';
@@ -24,6 +25,7 @@ const AGAIN_MS = 3000;
 
 const ShopContext = createContext<Shop | null>(null);
 const TroubleContext = createContext<Error | null>(null);
+const CaughtUpContext = createContext<Followed['caughtUp']>(() => Promise.resolve());
 
 interface Props {
   readonly children: ReactNode;
@@ -83,10 +85,11 @@ function useShopRead(open: boolean) {
   const [trouble, setTrouble] = useState<Error | null>(null);
   const [attempt, setAttempt] = useState(0);
   const kept = useRef<KeptShop | null>(null);
+  const followed = useRef<Followed | null>(null);
   useEffect(() => {
     if (!open) return;
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const end = followShop(
+    followed.current = followShop(
       shopDb(),
       {
         next: (fresh, much) => {
@@ -109,17 +112,19 @@ function useShopRead(open: boolean) {
       kept.current,
     );
     return () => {
-      end();
+      followed.current?.end();
+      followed.current = null;
       clearTimeout(timer);
     };
   }, [open, attempt]);
-  return { shop, trouble };
+  const caughtUp = useCallback(async () => followed.current?.caughtUp(), []);
+  return { shop, trouble, caughtUp };
 }
 
 /** Keeps every tab's view of the shop the same as the database, whichever tab writes. */
 export function ShopProvider({ children, opening, failed, overtaken }: Props) {
   const { phase, error, again } = useOpening();
-  const { shop, trouble } = useShopRead(phase === 'open');
+  const { shop, trouble, caughtUp } = useShopRead(phase === 'open');
   if (error) return failed(error, again);
   if (!shop) {
     if (phase === 'overtaken') return overtaken;
@@ -128,8 +133,10 @@ export function ShopProvider({ children, opening, failed, overtaken }: Props) {
   return (
     <ShopContext value={shop}>
       <TroubleContext value={trouble}>
-        {phase === 'overtaken' && overtaken}
-        {children}
+        <CaughtUpContext value={caughtUp}>
+          {phase === 'overtaken' && overtaken}
+          {children}
+        </CaughtUpContext>
       </TroubleContext>
     </ShopContext>
   );
@@ -137,6 +144,9 @@ export function ShopProvider({ children, opening, failed, overtaken }: Props) {
 
 /** Why the newest read of the shop failed; what is on screen is from the read before. */
 export const useReadTrouble = (): Error | null => useContext(TroubleContext);
+
+/** Settles once the shop on screen holds every commit until now. */
+export const useCaughtUp = (): Followed['caughtUp'] => useContext(CaughtUpContext);
 
 /** A shop that stands still, for what is drawn from rows that are not in the browser. */
 export function StillShop({ shop, children }: { shop: Shop; children: ReactNode }) {

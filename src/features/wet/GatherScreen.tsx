@@ -8,7 +8,7 @@ import { ROOM_LIMITS_K } from '@/core/resin';
 import { editText, parseQuantity } from '@/core/units';
 import { useAct, SECOND_MS, useNow, useShop } from '@/data/hooks';
 import { startSession, type NewSession } from '@/data/repos/session';
-import type { Id, Resin } from '@/records';
+import type { Resin } from '@/records';
 import { cupsOf, fillersOf, type SharedOut } from '@/shop/batches';
 import { pieceViews, type CoatView } from '@/shop/coatView';
 import { holdsOf } from '@/shop/prepView';
@@ -77,10 +77,8 @@ function Gather({
   ...choice
 }: ReturnType<typeof useChosen> & {
   first: CoatView;
-  onStarted: (sessionId: Id<'session'>) => void;
-  onStarting: (starting: boolean) => void;
 }) {
-  const { mates, chosen, heldOf, toggle, onStarted, onStarting } = choice;
+  const { mates, chosen, heldOf, toggle } = choice;
   const shop = useShop();
   const act = useAct();
   const format = useFormat();
@@ -89,7 +87,6 @@ function Gather({
     // What nobody read is not filled in: it would be logged as read.
     shop.room.last ? editText(shop.room.last.temperatureK, format.typed('temperature')) : '',
   );
-  const [busy, setBusy] = useState(false);
   const [there, setThere] = useState<readonly AtHand[]>([]);
   const bench = useBench(resin);
   const parsed = parseQuantity(room, 'temperature', format.typed('temperature'), ROOM_LIMITS_K);
@@ -102,9 +99,7 @@ function Gather({
   const missing = AT_HAND.filter((what) => !there.includes(what));
   const start = async () => {
     const { batches } = gathered;
-    if (temperatureK === null || !batches || busy) return;
-    setBusy(true);
-    onStarting(true);
+    if (temperatureK === null || !batches) return false;
     const plan: NewSession = {
       ...{ resinId: resin.id, lotId, measure, temperatureK, atHand: { there, missing } },
       batches: batches.map(({ views, plan: { totalM3 }, split }) => ({
@@ -114,9 +109,8 @@ function Gather({
       })),
     };
     const outcome = await act('start the wet session', (db, c) => startSession(db, c, plan), plan);
-    if (outcome.ok) return onStarted(outcome.value);
-    setBusy(false);
-    onStarting(false);
+    if (outcome.ok) go(`/wet/${outcome.value}`, 'replace');
+    return outcome.ok;
   };
   return (
     <Box maxW="1100px" mx="auto" px="6" py="6">
@@ -156,8 +150,7 @@ function Gather({
           bench={bench}
           fillers={fillersOf(ready, chosen, restM3)}
           missing={missing.length}
-          busy={busy}
-          onStart={() => void start()}
+          onStart={start}
         />
       </Flex>
     </Box>
@@ -166,24 +159,14 @@ function Gather({
 
 /** Gathers coats for a session, and leads on to it once it is started. */
 export function GatherScreen({ coatId }: { coatId: string }) {
-  const [starting, setStarting] = useState(false);
   const choice = useChosen(coatId);
   const { first } = choice;
-  if (!first && starting) return null;
   if (!first)
     return (
       <Box p="8" fontSize="lg">
         This coat is not waiting to be mixed. <Link href="/pieces">Back to the pieces</Link>
       </Box>
     );
-  if (choice.heldOf(first) > 0 && !starting)
-    return <Held view={first} held={choice.heldOf(first)} />;
-  return (
-    <Gather
-      {...choice}
-      first={first}
-      onStarted={(id) => go(`/wet/${id}`, 'replace')}
-      onStarting={setStarting}
-    />
-  );
+  if (choice.heldOf(first) > 0) return <Held view={first} held={choice.heldOf(first)} />;
+  return <Gather {...choice} first={first} />;
 }

@@ -1,5 +1,6 @@
 'use client';
 import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
 import { MOST_COATS } from '@/core/wet';
 import type { Resin } from '@/records';
 import type { CoatView } from '@/shop/coatView';
@@ -20,11 +21,11 @@ interface MixProps {
   readonly fillers: readonly CoatView[];
   /** What nobody said is at hand. */
   readonly missing: number;
-  readonly busy: boolean;
-  readonly onStart: () => void;
+  /** Whether the session was started. */
+  readonly onStart: () => Promise<boolean>;
 }
 
-/** The start; held down where something stops it. */
+/** The start; held down where something stops it, and dead while it is under way. */
 function StartKey({
   stops,
   missing,
@@ -38,6 +39,12 @@ function StartKey({
     disabled: boolean;
     roomSaid: boolean;
   }) {
+  const [busy, setBusy] = useState(false);
+  const start = async () => {
+    if (busy) return;
+    setBusy(true);
+    if (!(await onStart())) setBusy(false);
+  };
   const words = measure === 'weight' ? 'Start: weigh A' : 'Start: measure A';
   const label = !roomSaid
     ? 'Say first how warm the room is'
@@ -55,8 +62,8 @@ function StartKey({
         hotkey="enter"
         keyName="enter"
         hold={stops || missing > 0}
-        disabled={disabled}
-        onAct={onStart}
+        disabled={disabled || busy}
+        onAct={() => void start()}
       />
     </Box>
   );
@@ -80,7 +87,6 @@ export function MixPanel({
   bench,
   fillers,
   missing,
-  busy,
   onStart,
 }: MixProps) {
   const { measure } = bench;
@@ -124,7 +130,7 @@ export function MixPanel({
         stops={stops}
         missing={missing}
         measure={measure}
-        disabled={temperatureK === null || !batches || busy}
+        disabled={temperatureK === null || !batches}
         roomSaid={temperatureK !== null}
         onStart={onStart}
       />
