@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { extent } from '@/core/numeric';
 import { flattenPath, shapeBox, shapeSides, type Shape } from '@/core/geometry';
 import type { EdgeKind } from '@/core/piece';
@@ -27,8 +28,8 @@ export const EDGE_STROKE: Readonly<
   doming: { dash: '9 4', width: 2.5, colour: 'var(--bm-colors-amber-deep)' },
 };
 
-/** A piece's own outline, to fit a square; edges by kind when they are given. */
-export function Outline({
+/** A piece's own outline, to fit a square; edges by kind when they are given. It is drawn anew only when it changes. */
+export const Outline = memo(function Outline({
   shape,
   edgeKinds,
   size,
@@ -119,4 +120,4 @@ export function Outline({
         })}
     </svg>
   );
-}
+});

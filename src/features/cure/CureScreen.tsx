@@ -2,6 +2,7 @@
 import { leastFilm } from '@/core/coat';
 import { clockExplanation } from '@/core/resin';
 import { Box, chakra, Flex, Grid, Heading } from '@chakra-ui/react';
+import { useDeferredValue } from 'react';
 import { useNow, useShop } from '@/data/hooks';
 import { clockText, spanText } from '@/features/common/clockText';
 import { type CoatView, type PieceView, clockNow } from '@/shop/coatView';
@@ -169,11 +170,13 @@ function Cure({ view }: { view: PieceView }) {
   const now = useNow();
   const poured = view.coats.filter((c) => c.clock).reverse();
   const top = view.top;
+  // What lies under the newest stands further down the page, and is drawn right after it.
+  const whole = useDeferredValue(true, false);
   if (!top) return <Panel>Nothing is poured yet. The clock starts with the first coat.</Panel>;
   return (
     <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 340px' }} gap="4" alignItems="start">
       <Flex direction="column" gap="4">
-        {poured.map((c) => (
+        {(whole ? poured : poured.slice(0, 1)).map((c) => (
           <CoatCure key={c.coat.id} view={c} covered={c !== top} nowMs={now} />
         ))}
       </Flex>
