@@ -1,3 +1,4 @@
+import type { AirStep } from '@/core/climate';
 import { unmaskAges, type MaskMethod } from '@/core/prep';
 import { readAt, ROOM_LIMITS_K, timeline, type CoatWindow, type WindowKind } from '@/core/resin';
 import { spanText } from '@/features/common/clockText';
@@ -75,32 +76,33 @@ export interface RoomRow {
   readonly temperatureK: number;
 }
 
-/** The room of a coat since its pour in a few lines: then, coldest, warmest, last. */
+/** The room of a coat since its pour in a few lines: then, coldest, warmest, last; what nobody read says so. */
 export function roomSince({ coat }: CoatView, room: Room, nowMs: number): RoomRow[] {
   const record = recordOf(room, coat.id);
   const pouredMs = coat.pouredMs ?? nowMs;
-  const then = airThen(record, pouredMs).temperatureK;
+  const { last: reading } = room;
+  const isRead = ({ fromMs }: AirStep) => reading !== null && fromMs <= reading.atMs;
+  const row = (words: string, step: AirStep, atMs = step.fromMs): RoomRow => {
+    const { temperatureK } = step;
+    if (!reading) return { words: `${words}, taken as usual`, atMs, temperatureK };
+    // Past the newest reading it is what the record makes the room to be.
+    const how = isRead(step) ? ', as read before' : ', by the forecast';
+    return { words: atMs > reading.atMs ? words + how : words, atMs, temperatureK };
+  };
+  const then = airThen(record, pouredMs);
   const since = record.filter((s) => s.fromMs > pouredMs && s.fromMs <= nowMs);
-  const rows: RoomRow[] = [{ words: 'at the pour', atMs: pouredMs, temperatureK: then }];
+  const rows = [row('at the pour', then, pouredMs)];
   const last = since.at(-1);
   if (!last) return rows;
-  const by = (pick: (a: number, b: number) => boolean) =>
-    [{ fromMs: pouredMs, temperatureK: then }, ...since].reduce((a, b) =>
-      pick(b.temperatureK, a.temperatureK) ? b : a,
-    );
   if (since.length > 1) {
-    const [coldest, warmest] = [by((a, b) => a < b), by((a, b) => a > b)];
-    rows.push({ words: 'coldest', atMs: coldest.fromMs, temperatureK: coldest.temperatureK });
-    rows.push({ words: 'warmest', atMs: warmest.fromMs, temperatureK: warmest.temperatureK });
+    const by = (pick: (a: number, b: number) => boolean) =>
+      [then, ...since].reduce((a, b) => (pick(b.temperatureK, a.temperatureK) ? b : a));
+    const extremes = { coldest: by((a, b) => a < b), warmest: by((a, b) => a > b) };
+    for (const [words, step] of Object.entries(extremes))
+      rows.push(row(words, step, Math.max(step.fromMs, pouredMs)));
   }
-  // Past the newest reading it is what the record makes the room to be.
-  const read = room.last !== null && last.fromMs <= room.last.atMs;
-  rows.push({
-    words: read ? 'last, from' : 'now, by the forecast',
-    atMs: read ? last.fromMs : null,
-    temperatureK: last.temperatureK,
-  });
-  return rows;
+  const newest = isRead(last) ? row('last, from', last) : { ...row('now', last), atMs: null };
+  return [...rows, newest];
 }
 
 export interface TemperatureDraft {

@@ -46,6 +46,15 @@ describe('the room of a coat since its pour', () => {
       ['warmest', 22],
       ['last, from', 20],
     ]);
-    expect(told(read(20, 18))).toEqual([['at the pour', 18]]);
+  });
+  it('what nobody read then is not told as read', () => {
+    expect(told()).toEqual([['at the pour, taken as usual', 22]]);
+    expect(told(read(20, 18))).toEqual([['at the pour, as read before', 18]]);
+    // Four days of cold nights, none since: the room is carried on by the hour.
+    const hours = Array.from({ length: 4 * 24 }, (_, h) => read(130 - h, h % 24 < 12 ? 14 : 24));
+    const words = told(...hours).map(([w]) => w);
+    expect(words[0]).toBe('at the pour, by the forecast');
+    expect(words[1]).toBe('coldest, by the forecast');
+    expect(words.at(-1)).toBe('now, by the forecast');
   });
 });
