@@ -1,3 +1,4 @@
+import { Dexie, RangeSet } from 'dexie';
 import { asId } from '@/records';
 import { settle } from '@/shop/settle';
 import { keepShop, type KeptShop } from '@/shop/shop';
@@ -8,7 +9,7 @@ import { changeCoat, planCoat, removeCoat } from './repos/coats';
 import { noteRoom } from './repos/room';
 
 /** Follows a shop; `until` waits for a shop that is as asked. */
-function follow(db: ShopDb, start: KeptShop | null = null) {
+function follow(db: ShopDb, start: KeptShop | null = null, read?: () => void) {
   const told: KeptShop[] = [];
   const much: boolean[] = [];
   const failed: unknown[] = [];
@@ -21,6 +22,7 @@ function follow(db: ShopDb, start: KeptShop | null = null) {
         much.push(isMuch);
         waits.forEach((look) => look());
       },
+      ...(read && { read }),
       error: (e) => failed.push(e),
     },
     start,
@@ -175,6 +177,26 @@ describe('following the shop', () => {
     end();
     await caughtUp();
     expect(told).toHaveLength(before);
+  });
+  it('who waits is not held up by commits that come after', async () => {
+    const db = freshDb();
+    const coat = await shopWithCoat(db);
+    // Another hand changes the coat whenever it was read.
+    let others = 0;
+    const theirs = { [`idb://${db.name}/coats/`]: new RangeSet().addKey(coat.id) };
+    const read = () => {
+      if (others === 0) return;
+      others -= 1;
+      Dexie.on.storagemutated.fire(theirs);
+    };
+    const { told, until, caughtUp, end } = follow(db, null, read);
+    await until((k) => k.shop.coats.length === 1);
+    others = 20;
+    await db.coats.update(coat.id, { name: 'Mine' });
+    await caughtUp();
+    expect(told.at(-1)?.shop.coats[0]?.name).toBe('Mine');
+    expect(others).toBeGreaterThan(10);
+    end();
   });
   it('nothing is told after its end', async () => {
     const db = freshDb();

@@ -137,9 +137,9 @@ export function followShop(
   let ended = false;
   let reading = false;
   const waiting: (() => void)[] = [];
-  const release = () => {
-    for (const goOn of waiting.splice(0)) goOn();
-  };
+  /** Those whose commits are in the read that is under way. */
+  const served: (() => void)[] = [];
+  const release = (those: (() => void)[]) => those.splice(0).forEach((goOn) => goOn());
   const wanted = new Map<LiveTable, Touched>(
     start ? LIVE_TABLES.map((table) => [table, 'all']) : [],
   );
@@ -166,22 +166,25 @@ export function followShop(
       while (!ended && (kept === null || wanted.size > 0)) {
         const now = new Map(wanted);
         wanted.clear();
+        served.push(...waiting.splice(0));
         const before: KeptShop | null = kept;
         kept = before ? await readTouched(db, before, now) : await readWhole(db);
         const much = isMuch(before, kept.rows);
         // Much takes its time: who waits for it can say meanwhile that it is stored.
-        if (much) release();
+        if (much) release(served);
         if (much) await warm?.(kept);
         if (ended) return;
         read?.();
         if (kept !== before) next(kept, much);
+        release(served);
       }
     } catch (e) {
       if (!ended) error(e);
       end();
     } finally {
       reading = false;
-      release();
+      release(served);
+      release(waiting);
     }
   };
   Dexie.on.storagemutated.subscribe(note);
