@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import {
   downloaded,
   expect,
@@ -12,8 +13,20 @@ import {
   weighIn,
 } from './bench';
 
+/** Keeps everything that stands on the page from now on, also for an instant. */
+async function watchWords(page: Page): Promise<() => Promise<string[]>> {
+  await page.evaluate(() => {
+    const said = new Set<string>();
+    const look = () => said.add(document.querySelector('main')?.textContent ?? '');
+    new MutationObserver(look).observe(document.body, { subtree: true, childList: true });
+    Object.assign(window, { said });
+  });
+  return () => page.evaluate(() => [...(window as unknown as { said: Set<string> }).said]);
+}
+
 test('new piece to logged, curing coat, exported and imported again', async ({ page }) => {
   await openDemo(page, '/pieces/new');
+  const said = await watchWords(page);
 
   // Survey: 12 × 12 in, one edge taped.
   await page.getByLabel('Name').fill('Ticket window sill');
@@ -51,6 +64,12 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
   await page.getByRole('link', { name: 'Add to a wet session' }).click();
   await startMixing(page);
   await weighIn(page, 'A');
+  // What an act leads on to is there with it: nothing says on the way that it is not.
+  const words = await said();
+  expect(words.some((w) => w.includes('Weigh part A'))).toBe(true);
+  expect(
+    words.filter((w) => /session is over|not waiting to be mixed|No such piece/.test(w)),
+  ).toEqual([]);
   await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
   await page.getByRole('button', { name: '+10' }).click();
   await expect(page.getByText(/of A to restore the ratio/)).toBeVisible();

@@ -3,7 +3,7 @@ import { edgeHeightOf } from '@/records';
 import { Box, Flex } from '@chakra-ui/react';
 import { Link } from '@/ui/Link';
 import { PageHeading } from '@/ui/PageHeading';
-import { useEffect, useState, type ReactNode } from 'react';
+import { type ReactNode } from 'react';
 import { shapeBox, type Shape } from '@/core/geometry';
 import { useNow, useShop } from '@/data/hooks';
 import { readViews, type PieceView } from '@/shop/coatView';
@@ -45,22 +45,13 @@ interface Props {
   readonly children: (view: PieceView) => ReactNode;
 }
 
-/** Said only after a moment: a piece that was just added is on its way. */
-function NoPiece() {
-  const [late, setLate] = useState(false);
-  useEffect(() => {
-    const timer = setTimeout(() => setLate(true), 700);
-    return () => clearTimeout(timer);
-  }, []);
-  if (!late) return null;
-  return (
-    <Box>
-      <PageHeading title="No such piece" mb="2" />
-      It may have been removed, or this address belongs to another shop.{' '}
-      <Link href="/pieces">All pieces</Link>
-    </Box>
-  );
-}
+const NoPiece = () => (
+  <Box>
+    <PageHeading title="No such piece" mb="2" />
+    It may have been removed, or this address belongs to another shop.{' '}
+    <Link href="/pieces">All pieces</Link>
+  </Box>
+);
 
 /** Head of a piece: name, facts, and its stages in working order. */
 export function PieceFrame({ pieceId, stage, children }: Props) {
