@@ -68,11 +68,11 @@ function Windows({ view, nowMs }: { view: CoatView; nowMs: number }) {
             borderColor="line"
             bg={row.status === 'open' ? 'verdigrisPale' : undefined}
           >
-            <chakra.th scope="row" textAlign="left" py="2" fontWeight="600">
+            <chakra.th scope="row" textAlign="left" py="2" pe="3" fontWeight="600">
               {row.title}
             </chakra.th>
-            <td>{time(row, 'opens')}</td>
-            <td>{time(row, 'closes')}</td>
+            <chakra.td pe="3">{time(row, 'opens')}</chakra.td>
+            <chakra.td pe="3">{time(row, 'closes')}</chakra.td>
             <chakra.td
               color={row.status === 'shut' ? 'oxide' : 'ink'}
               fontWeight={row.status === 'open' ? '600' : '400'}
