@@ -120,7 +120,7 @@ export interface ShopWatch {
 /** A shop that is followed. */
 export interface Followed {
   readonly end: () => void;
-  /** Settles once every commit until now is told, at once where it touched nothing that is followed. */
+  /** Settles once every commit until now is told; at once where it touched nothing that is followed, or very much. */
   readonly caughtUp: () => Promise<void>;
 }
 
@@ -139,6 +139,8 @@ export function followShop(
   const waiting: (() => void)[] = [];
   /** Those whose commits are in the read that is under way. */
   const served: (() => void)[] = [];
+  /** The read that is under way is of much: nobody waits for it, what is stored can be said. */
+  let long = false;
   const release = (those: (() => void)[]) => those.splice(0).forEach((goOn) => goOn());
   const wanted = new Map<LiveTable, Touched>(
     start ? LIVE_TABLES.map((table) => [table, 'all']) : [],
@@ -167,11 +169,11 @@ export function followShop(
         const now = new Map(wanted);
         wanted.clear();
         served.push(...waiting.splice(0));
+        long = [...now.values()].some((keys) => keys === 'all' || keys.size >= MUCH);
+        if (long) release(served);
         const before: KeptShop | null = kept;
         kept = before ? await readTouched(db, before, now) : await readWhole(db);
         const much = isMuch(before, kept.rows);
-        // Much takes its time: who waits for it can say meanwhile that it is stored.
-        if (much) release(served);
         if (much) await warm?.(kept);
         if (ended) return;
         read?.();
@@ -190,6 +192,6 @@ export function followShop(
   Dexie.on.storagemutated.subscribe(note);
   void go();
   const caughtUp = () =>
-    reading ? new Promise<void>((resolve) => waiting.push(resolve)) : Promise.resolve();
+    reading && !long ? new Promise<void>((resolve) => waiting.push(resolve)) : Promise.resolve();
   return { end, caughtUp };
 }
