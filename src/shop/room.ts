@@ -174,6 +174,15 @@ export function roomOf(days: readonly RoomDay[]): Room {
 export const recordOf = (room: Room, coatId: string): readonly AirStep[] =>
   room.own.get(coatId) ?? room.steps;
 
+/** When what the clock of a coat goes by was last read, epoch ms; null: never. */
+export function lastReadMs(room: Room, coatId: string): number | null {
+  const read = room.last?.atMs ?? null;
+  const ends = room.own.get(coatId)?.at(-1)?.fromMs;
+  // A record of its own goes on by the forecast only where the room was read again after it.
+  if (ends === undefined || ends === room.forecast.steps.at(-1)?.fromMs) return read;
+  return Math.max(ends, read ?? ends);
+}
+
 /** The air that holds at an instant; by the forecast where it is past the last reading. */
 export function airThen(steps: readonly AirStep[], atMs: number): AirStep {
   let [low, high] = [0, steps.length];

@@ -7,7 +7,7 @@ import { timelineInput } from '@/shop/clockOf';
 import type { CoatView } from '@/shop/coatView';
 import { ofPiece } from '@/shop/ofPiece';
 import { laidMasks } from '@/shop/prepFacts';
-import { airThen, recordOf, type Room } from '@/shop/room';
+import { airThen, lastReadMs, recordOf, type Room } from '@/shop/room';
 import type { Shop } from '@/shop/shop';
 import { FieldReader } from '@/features/common/fieldReader';
 import type { FormRead } from '@/features/common/formErrors';
@@ -80,14 +80,14 @@ export interface RoomRow {
 export function roomSince({ coat }: CoatView, room: Room, nowMs: number): RoomRow[] {
   const record = recordOf(room, coat.id);
   const pouredMs = coat.pouredMs ?? nowMs;
-  const { last: reading } = room;
-  const isRead = ({ fromMs }: AirStep) => reading !== null && fromMs <= reading.atMs;
+  const readMs = lastReadMs(room, coat.id);
+  const isRead = ({ fromMs }: AirStep) => readMs !== null && fromMs <= readMs;
   const row = (words: string, step: AirStep, atMs = step.fromMs): RoomRow => {
     const { temperatureK } = step;
-    if (!reading) return { words: `${words}, taken as usual`, atMs, temperatureK };
+    if (readMs === null) return { words: `${words}, taken as usual`, atMs, temperatureK };
     // Past the newest reading it is what the record makes the room to be.
     const how = isRead(step) ? ', as read before' : ', by the forecast';
-    return { words: atMs > reading.atMs ? words + how : words, atMs, temperatureK };
+    return { words: atMs > readMs ? words + how : words, atMs, temperatureK };
   };
   const then = airThen(record, pouredMs);
   const since = record.filter((s) => s.fromMs > pouredMs && s.fromMs <= nowMs);

@@ -57,4 +57,16 @@ describe('the room of a coat since its pour', () => {
     expect(words[1]).toBe('coldest, by the forecast');
     expect(words.at(-1)).toBe('now, by the forecast');
   });
+  it('what was read beside a coat that stands apart is told as read', () => {
+    const beside = (hoursAgo: number, celsius: number): SourcedReading => ({
+      ...read(hoursAgo, celsius),
+      source: { ...source, coatId: top.coat.id },
+    });
+    const ends = ['last, from', 16];
+    expect(told(read(20, 18), beside(2, 16)).at(-1)).toEqual(ends);
+    expect(told(beside(20, 18), beside(2, 16)).at(-1)).toEqual(ends);
+    // Brought back: the room was read again, and is carried on from there.
+    const hours = Array.from({ length: 4 * 24 }, (_, h) => read(98 - h, h % 24 < 12 ? 14 : 24));
+    expect(told(beside(5, 16), ...hours).at(-1)?.[0]).toBe('now, by the forecast');
+  });
 });
