@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { Dexie, RangeSet } from 'dexie';
 import { asId } from '@/records';
 import { settle } from '@/shop/settle';

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { exportShop, fillEmptyShop, importShop } from './exchange/shopFile';
 import { makeBundle, mergeBundle } from './exchange/bundle';
 import { createDb, type ShopDb } from './db';

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { asId, DEFAULT_SETTINGS } from '@/records';
 import { isRefusal } from './errors';
 import { mergeRecord, mergeRows } from './merge';

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { Dexie } from 'dexie';
 import { createDb, openShop, refuseOvertaken, type ShopDb } from './db';
 import { exportShop, fileOf, importShop } from './exchange/shopFile';

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { planCoat } from './repos/coats';
 import { saveResin } from './repos/bench';
 import { contextAt, freshDb, shopWithCoat } from './test/shop';

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { stateOf } from '@/records';
 import { massRatioBA, splitMix } from '@/core/resin';
 import { measureShape } from '@/core/geometry';

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import Papa from 'papaparse';
 import { demoShop } from '@/demo';
 import { createDb, openShop } from '../db';

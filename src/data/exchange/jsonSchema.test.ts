@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { readFileSync } from 'node:fs';
 import Ajv2020 from 'ajv/dist/2020';
 import { demoShop } from '@/demo';

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { asId, type Coat, plainArea, plainCoat } from '@/records';
 import type { ShopDb } from '../db';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { asId, plainCoat, TASKS, type Coat, type Id } from '@/records';
 import type { ShopDb } from '../db';
 import { findingState } from '@/shop/findings';

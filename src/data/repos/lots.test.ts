@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { asId, LOTS, type Lot } from '@/records';
 import { lotInUse, lotsOf } from '@/shop/lots';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';

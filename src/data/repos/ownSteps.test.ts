@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { piecePrep } from '@/shop/prepFacts';
 import type { Coat } from '@/records';
 import type { ShopDb } from '../db';

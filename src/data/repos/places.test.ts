@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { asId, plainCoat, type AreaCut, type Id } from '@/records';
 import { settle } from '@/shop/settle';
 import { keepShop } from '@/shop/shop';

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { coatHolds, laidMasks, piecePrep } from '@/shop/prepFacts';
 import type { ShopDb } from '../db';
 import type { Coat } from '@/records';

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { contextAt, freshDb, shopWithCoat, TEST_RESIN } from '../test/shop';
 import { A, kinds, poured, started } from '../test/wet';
 import { InvalidRowError, act } from '../write';

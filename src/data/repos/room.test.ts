@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { type Coat, plainCoat, readingsOf, type RoomSource } from '@/records';
 import { clockOf } from '@/shop/clockOf';
 import { recordOf, roomAir, roomOf } from '@/shop/room';

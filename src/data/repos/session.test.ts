@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { asId, type Coat, plainCoat, stateOf, SWATCHES, type Swatch } from '@/records';
 import { sessionAt } from '@/shop/instant';
 import { contextAt, freshDb, makeReady, shopWithCoat, T0 } from '../test/shop';

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { asId, plainArea } from '@/records';
 import { contextAt, freshDb, shopWithCoat } from '../test/shop';
 import { changeSurvey } from './survey';

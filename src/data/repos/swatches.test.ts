@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { asId, SWATCHES, type Swatch } from '@/records';
 import { contextAt, freshDb, shopWithCoat, T0 } from '../test/shop';
 import { kinds } from '../test/wet';

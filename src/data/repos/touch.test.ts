@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { asId } from '@/records';
 import { clockOf } from '@/shop/clockOf';
 import { roomOf } from '@/shop/room';

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { asId, type LogKind, stateOf } from '@/records';
 import { contextAt, freshDb, shopWithCoat, T0 } from '../test/shop';
 import { A, B, kinds, lastAct, poured, started } from '../test/wet';

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { demoShop } from '@/demo';
 import {
   exportShop,

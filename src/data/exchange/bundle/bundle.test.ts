@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
