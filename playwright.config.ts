@@ -11,6 +11,10 @@ export default defineConfig({
   // Limits for what never comes, not for speed: a busy machine takes three times as long.
   timeout: 120_000,
   expect: { timeout: 20_000 },
+  projects: [
+    { name: 'shops', testMatch: /shops\.setup\.ts/ },
+    { name: 'browser', testMatch: /\.spec\.ts/, dependencies: ['shops'] },
+  ],
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

@@ -1,5 +1,7 @@
+import { key } from './words';
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test as base, type BrowserContext, type Page } from '@playwright/test';
+import { placeOf, putShop, type ShopName } from './shops';
 
 /** A Tuesday afternoon; browser time starts here in every test. */
 export const START = new Date('2026-11-24T13:30:00Z');
@@ -28,7 +30,6 @@ async function leftOver(page: Page): Promise<string[]> {
     ...(await navigator.serviceWorker.getRegistrations()).map(() => 'a service worker'),
     ...[localStorage, sessionStorage].flatMap((store) => Object.keys(store)),
   ]);
-  await page.goto('about:blank');
   return found;
 }
 
@@ -55,28 +56,38 @@ export const test = base.extend<Fixtures>({
 
 export { expect };
 
-/** Opens a page of the demo shop, and waits until the demo stands. */
-export async function openDemo(page: Page, path = '/'): Promise<void> {
-  // A form begun with the empty shop's settings would hold the demo's for somebody else's change.
-  const typed = path === '/settings';
-  await page.goto(`${typed ? '/' : path}?shop=demo`);
-  // Looked for often and cheaply first: what `expect` does not find at once it looks for after up to a second.
-  const late = page.locator('[aria-label="Bench strip"] a', { hasText: 'mask past its limit' });
-  await expect.poll(() => late.count(), { intervals: [50] }).toBeGreaterThan(0);
-  const strip = page.getByRole('region', { name: 'Bench strip' });
-  await expect(strip.getByRole('link', { name: /^Relief map.*mask past its limit/ })).toBeVisible();
-  if (typed) await page.goto(path);
-  if (path !== '/') return;
+/** The demo as a user loads it, by the address that asks for it. */
+export async function loadDemo(page: Page): Promise<void> {
+  await page.goto('/?shop=demo');
   await expect(page.getByRole('heading', { name: 'Next, in order' })).toBeVisible();
   await expect(page.getByRole('link', { name: /Flood 2, Viaduct/ })).toBeVisible();
 }
 
-/** Opens a demo piece at one of its stages by clicking through. */
+/** Opens a place of a kept shop, and waits until it stands. */
+async function openKept(page: Page, shop: ShopName, path?: string): Promise<void> {
+  const kept = await putShop(page, shop);
+  await page.goto(path ?? kept);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Bench strip' })).toBeVisible();
+}
+
+/** Opens a place of the demo shop. */
+export const openDemo = (page: Page, path = '/'): Promise<void> => openKept(page, 'demo', path);
+
+/** Opens a piece of the demo, or of another kept shop, at one of its stages. */
+export const openAt = (page: Page, piece: string, stage: string, shop: ShopName = 'demo') =>
+  openKept(page, shop, placeOf(shop, piece, stage));
+
+/** Opens the session of the viaduct painting: at “weigh A”, or with its mix stirred. */
+export const openSession = async (page: Page, at: 'weighing' | 'stirred'): Promise<void> => {
+  await page.goto(await putShop(page, at));
+  const title = at === 'weighing' ? 'Weigh part A' : 'Pour';
+  await expect(page.getByRole('heading', { name: title, exact: true })).toBeVisible();
+};
+
+/** Opens a piece at one of its stages by clicking through. */
 export async function openPiece(page: Page, name: string, stage: string): Promise<void> {
-  await page
-    .getByRole('navigation', { name: 'Places' })
-    .getByRole('link', { name: 'Pieces' })
-    .click();
+  await key(key(page, 'places'), 'pieces').click();
   await page.getByRole('heading', { level: 2, name }).click();
   await openStage(page, stage);
 }
@@ -124,8 +135,7 @@ export async function pdfWords(bytes: Buffer): Promise<string> {
 
 /** Goes to another stage of the piece that is open. */
 export async function openStage(page: Page, stage: string): Promise<void> {
-  await page
-    .getByRole('navigation', { name: 'Stages of the piece' })
+  await key(page, 'stagesOfThePiece')
     .getByRole('link', { name: new RegExp(stage, 'i') })
     .click();
   await expect(page).toHaveURL(new RegExp(`/${stage}$`));
@@ -183,7 +193,7 @@ export async function startMixing(page: Page, words: RegExp = /^Start: weigh A/)
 /** The part that is being weighed reads as wanted, and is in. */
 export async function weighIn(page: Page, part: 'A' | 'B'): Promise<void> {
   await expect(page.getByRole('heading', { name: `Weigh part ${part}` })).toBeVisible();
-  await page.getByRole('button', { name: /The scale shows/ }).click();
+  await key(page, 'theScaleShows').click();
   await pressMain(page, new RegExp(`^${part} is in`));
 }
 

@@ -1,5 +1,6 @@
+import { key } from './words';
 import type { Locator, Page } from '@playwright/test';
-import { expect, expectAccessible, openDemo, openPiece, test } from './bench';
+import { expect, expectAccessible, openAt, openDemo, openPiece, test } from './bench';
 
 const number = async (found: Locator): Promise<number> =>
   Number.parseFloat((await found.innerText()).replace(/[^\d.]/g, ''));
@@ -11,17 +12,17 @@ async function reliefTile(page: Page): Promise<void> {
   await page.getByLabel('Support').selectOption('tile');
   await page.getByLabel('Width', { exact: true }).fill('200 mm');
   await page.getByLabel('Height', { exact: true }).fill('150 mm');
-  await page.getByRole('tab', { name: 'Edges' }).click();
+  await key(page, 'edges').click();
   for (const edge of ['Top', 'Right', 'Bottom', 'Left'])
     await page.getByLabel(edge, { exact: true }).selectOption('tape wall');
-  await page.getByRole('tab', { name: 'Surface' }).click();
-  await page.getByRole('button', { name: 'Add relief' }).click();
+  await key(page, 'surface').click();
+  await key(page, 'addRelief').click();
   await page.getByLabel('What stands up').selectOption('flakes');
   await page.getByLabel('Covers').fill('40 %');
   await page.getByLabel('Greatest height').fill('8 mm');
   await page.getByLabel('Mean height').fill('3 mm');
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
-  await expect(page.getByRole('button', { name: 'Plan this coat' })).toBeVisible();
+  await key(page, 'addToTheBench').click();
+  await expect(key(page, 'planThisCoat')).toBeVisible();
 }
 
 const ledger = (page: Page, name: string) =>
@@ -99,8 +100,7 @@ test('three coats on a relief tile: planned, dragged, opened, set by hand, poure
 test('a dome on a disc says its safe mass; the cut is chosen on the map; cost and left-over follow', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Lamp-room tray', 'coats');
+  await openAt(page, 'Lamp-room tray', 'coats');
   await page.getByRole('button', { name: /^Dome/ }).click();
   await expect(page.getByText(/pour at most 49\.\d\sg a piece/)).toBeVisible();
   await page.getByLabel('Height in the middle').fill('5 mm');
@@ -129,7 +129,6 @@ test('a dome on a disc says its safe mass; the cut is chosen on the map; cost an
   await expect(page.getByRole('region', { name: 'Left-over' })).toContainText(
     'If the reserve is left',
   );
-  await expectAccessible(page);
 
   // An art coat: what each colour takes, and a wrong share at its field.
   await page.getByRole('button', { name: /^Colours/ }).click();
@@ -151,9 +150,9 @@ test('a dome on a disc says its safe mass; the cut is chosen on the map; cost an
   );
   // A dome on an open edge is refused at its field.
   await openPiece(page, 'Viaduct painting', 'coats');
-  await page.getByRole('button', { name: 'Plan another coat' }).click();
+  await key(page, 'planAnotherCoat').click();
   await page.getByLabel('Kind').selectOption('dome');
-  await page.getByRole('button', { name: 'Plan this coat' }).click();
+  await key(page, 'planThisCoat').click();
   await expect(page.getByText(/An open edge has no lip/)).toBeVisible();
 });
 
@@ -190,7 +189,7 @@ test('coats by keyboard alone: plan three, raise a lamina, open a line, change t
   await expect.poll(() => number(reserve)).toBeGreaterThan(sure95 * 1.3);
   await press(/^Bury/, 'Space');
   await expect(page.getByRole('region', { name: 'Lifts' })).toContainText('2 lifts');
-  await page.getByRole('link', { name: 'Pieces' }).focus();
+  await key(page, 'pieces').focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1, name: 'Pieces' })).toBeVisible();
   await page.getByRole('link', { name: /Lamp-room tray/ }).focus();

@@ -1,8 +1,10 @@
+import { key } from './words';
 import type { Page } from '@playwright/test';
 import {
   downloaded,
   expect,
   expectAccessible,
+  openAt,
   openDemo,
   openPiece,
   reloadStored,
@@ -11,13 +13,11 @@ import {
   test,
 } from './bench';
 
-const toBook = (page: Page) =>
-  page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Book' }).click();
+const toBook = (page: Page) => key(key(page, 'places'), 'book').click();
 
 test('two tabs stay consistent', async ({ context }) => {
   const desk = await context.newPage();
-  await openDemo(desk);
-  await openPiece(desk, 'Viaduct painting', 'coats');
+  await openAt(desk, 'Viaduct painting', 'coats');
   const bench = await context.newPage();
   await bench.goto(desk.url());
   const total = (page: typeof desk) => page.getByRole('button', { name: /Mix for this coat/ });
@@ -31,7 +31,7 @@ test('two tabs stay consistent', async ({ context }) => {
   await expect(bench.getByLabel('Film thickness')).toHaveValue('2.4 mm');
 
   // A session started in one tab shows on the strip of the other, and the coat can no longer be changed there.
-  await desk.getByRole('link', { name: 'Add to a wet session' }).click();
+  await key(desk, 'addToAWetSession').click();
   await startMixing(desk);
   await expect(desk.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
   await expect(bench.getByRole('region', { name: 'Bench strip' })).toContainText(
@@ -52,7 +52,7 @@ test('a failed write keeps what was typed, says so, and can be tried again', asy
     };
     Object.assign(window, { mendStorage: () => (IDBObjectStore.prototype.add = real) });
   });
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
+  await key(page, 'addToTheBench').click();
   const alert = page.getByRole('alert').filter({ hasText: 'Not saved: add Porter cap' });
   await expect(alert).toContainText('The disk is full');
   await expect(page.getByLabel('Name')).toHaveValue('Porter cap');
@@ -64,9 +64,9 @@ test('a failed write keeps what was typed, says so, and can be tried again', asy
   expect(file.suggestedFilename()).toBe('bilamina-not-saved.json');
   await stayWhenAsked(page);
   await page.evaluate(() => (window as unknown as { mendStorage: () => void }).mendStorage());
-  await alert.getByRole('button', { name: 'Try again' }).click();
+  await key(alert, 'tryAgain').click();
   await expect(alert).toHaveCount(0);
-  await page.getByRole('link', { name: 'Pieces' }).click();
+  await key(page, 'pieces').click();
   // All or nothing: the failed attempt left nothing behind.
   await expect(page.getByRole('heading', { level: 2, name: 'Porter cap' })).toHaveCount(1);
 });
@@ -99,7 +99,7 @@ test('what another tab saves meanwhile is kept, what both changed is shown with 
   // Half typed here, saved there: what is typed stays, the rest follows.
   await mine.getByLabel('Who works here').fill('Rowan and');
   await theirs.getByLabel('The shop opens').fill('06:15');
-  await theirs.getByRole('button', { name: 'Save the settings' }).click();
+  await key(theirs, 'saveTheSettings').click();
   await expect(theirs.getByText('✓ Saved')).toBeVisible();
   await expect(mine.getByLabel('The shop opens')).toHaveValue('06:15');
   await expect(mine.getByLabel('Who works here')).toHaveValue('Rowan and');
@@ -107,9 +107,9 @@ test('what another tab saves meanwhile is kept, what both changed is shown with 
   await mine.getByLabel('The shop closes').fill('19:00');
   await theirs.getByLabel('The shop closes').fill('20:15');
   await theirs.getByLabel('Currency').fill('€');
-  await theirs.getByRole('button', { name: 'Save the settings' }).click();
+  await key(theirs, 'saveTheSettings').click();
   await expect(mine.getByLabel('Currency')).toHaveValue('€');
-  await mine.getByRole('button', { name: 'Save the settings' }).click();
+  await key(mine, 'saveTheSettings').click();
   const bar = mine.getByRole('alert').filter({ hasText: 'Not saved: save the settings' });
   const row = bar.getByRole('row').filter({ hasText: 'closes' });
   await expect(row).toContainText('19:00');
@@ -127,13 +127,13 @@ test('a double click on a form stores once; a photo waits for its own defect', a
   await page.getByLabel('Name').fill('Twice board');
   await page.getByLabel('Width', { exact: true }).fill('200 mm');
   await page.getByLabel('Height', { exact: true }).fill('100 mm');
-  await page.getByRole('button', { name: 'Add to the bench' }).dblclick();
+  await key(page, 'addToTheBench').dblclick();
   await expect(page.getByRole('heading', { level: 1, name: 'Twice board' })).toBeVisible();
   await page.getByLabel('It is to').selectOption('given');
   await page.getByLabel('Film thickness').fill('1.6 mm');
-  await page.getByRole('button', { name: 'Plan this coat' }).dblclick();
+  await key(page, 'planThisCoat').dblclick();
   await expect(page.getByRole('region', { name: /Ledger of Flood 1/ })).toBeVisible();
-  await page.getByRole('link', { name: 'Pieces' }).click();
+  await key(page, 'pieces').click();
   await expect(page.getByRole('heading', { level: 2, name: 'Twice board' })).toHaveCount(1);
 
   await openPiece(page, 'Hall tiles', 'inspect');
@@ -219,16 +219,11 @@ test('one row that cannot be shown takes down only its own piece, and is named',
     ['Book', 'Book'],
     ['Settings', 'Settings'],
   ] as const) {
-    await page
-      .getByRole('navigation', { name: 'Places' })
-      .getByRole('link', { name: place })
-      .click();
+    await key(page, 'places').getByRole('link', { name: place }).click();
     await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
   }
   await toBook(page);
-  const shop = await downloaded(page, () =>
-    page.getByRole('button', { name: /Export the whole shop/ }).click(),
-  );
+  const shop = await downloaded(page, () => key(page, 'exportTheWholeShop').click());
   expect(shop).toContain('Signal-box board');
 });
 
@@ -245,7 +240,7 @@ test('a read that fails leaves the page and what was typed; faults of files are 
     };
     Object.assign(window, { mend: () => (IDBTransaction.prototype.objectStore = real) });
   });
-  await page.getByRole('button', { name: 'Save the settings' }).click();
+  await key(page, 'saveTheSettings').click();
   const bar = page.getByRole('alert').filter({ hasText: 'could not be read just now' });
   await expect(bar).toContainText('The disk hiccups');
   await expect(page.getByRole('heading', { name: 'Settings' })).toBeVisible();

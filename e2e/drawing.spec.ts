@@ -1,12 +1,5 @@
-import {
-  downloaded,
-  expect,
-  expectAccessible,
-  openDemo,
-  openPiece,
-  test,
-  reloadStored,
-} from './bench';
+import { key } from './words';
+import { downloaded, expect, openAt, openDemo, reloadStored, test } from './bench';
 
 const SVG = `<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="200mm" viewBox="0 0 300 200">
   <script>window.stolen = 1</script>
@@ -23,7 +16,7 @@ test('an outline from SVG with a bare part, exported and imported alike', async 
   await openDemo(page, '/pieces/new');
   await page.getByLabel('Name').fill('Drawn board');
   await page.getByLabel('Shape of the face').selectOption('outline');
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
+  await key(page, 'addToTheBench').click();
   await expect(page.getByLabel('Drawing file')).toHaveAccessibleDescription(
     /choose a drawing file/,
   );
@@ -33,23 +26,22 @@ test('an outline from SVG with a bare part, exported and imported alike', async 
       .setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
   await drop('board.svg', SVG);
   // 300 × 200 mm less its corners: 60 000 − (4 − π) 400 = 59 656.6 mm².
-  const area = page.getByRole('button', { name: /Area of one face/ });
+  const area = key(page, 'areaOfOneFace');
   await expect(area).toHaveText(/597\scm²/);
   await expect(page.getByText('Left out: script × 1.')).toBeVisible();
   expect(await page.evaluate(() => 'stolen' in window)).toBe(false);
   // As a recess it is an area of its own, of the same size; then the hardware seat stays bare: − π 30² mm² = 568.3 cm².
   await page.getByLabel('What seat is').selectOption('bare');
   await expect(area).toHaveText(/568\scm²/);
-  await page.getByRole('tab', { name: 'Edges' }).click();
+  await key(page, 'edges').click();
   await page.getByRole('button', { name: 'All edges tape wall' }).click();
-  await expectAccessible(page);
   const plan = await downloaded(page, () =>
     page.getByRole('button', { name: /Export the plan/ }).click(),
   );
   expect(plan).toContain('id="keep-bare-1"');
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
-  await expect(page.getByRole('button', { name: 'Plan this coat' })).toBeVisible();
-  await page.getByRole('button', { name: 'Plan this coat' }).click();
+  await key(page, 'addToTheBench').click();
+  await expect(key(page, 'planThisCoat')).toBeVisible();
+  await key(page, 'planThisCoat').click();
   // 568.3 cm² × 1.6 mm = 90.9 ml of film; no open edge.
   await expect(page.getByRole('row', { name: /Film on the face/ })).toContainText(/90\.9\sml/);
   await expect(page.getByRole('row', { name: /Edges/ })).toHaveCount(0);
@@ -81,28 +73,27 @@ test('an outline from DXF asks its unit; bad files are refused at the field', as
   await drop(DXF);
   await page.getByLabel('One drawing unit is').selectOption({ label: '1 in' });
   // A slot of 12 × 6 in between two half circles: 72 + π 9 in² = 646.9 cm².
-  await expect(page.getByRole('button', { name: /Area of one face/ })).toHaveText(/647\scm²/);
+  await expect(key(page, 'areaOfOneFace')).toHaveText(/647\scm²/);
   await expect(page.getByText('Left out: POINT × 1.')).toBeVisible();
   await page.getByLabel('One drawing unit is').selectOption({ label: '1 ft' });
-  await expect(page.getByRole('button', { name: /Area of one face/ })).toHaveText(/9\.3\d\sm²/);
+  await expect(key(page, 'areaOfOneFace')).toHaveText(/9\.3\d\sm²/);
 });
 
 test('the demo’s drawn piece keeps its handle bare', async ({ page }) => {
-  await openDemo(page);
-  await openPiece(page, 'Guard’s paddle', 'survey');
-  await expect(page.getByRole('button', { name: /Area of one face/ })).toHaveText(/91\d\scm²/);
-  await page.getByRole('tab', { name: 'Edges' }).click();
+  await openAt(page, 'Guard’s paddle', 'survey');
+  await expect(key(page, 'areaOfOneFace')).toHaveText(/91\d\scm²/);
+  await key(page, 'edges').click();
   await page.getByLabel('Edge 1', { exact: true }).selectOption('tape wall');
-  await page.getByRole('button', { name: 'Save the survey' }).click();
+  await key(page, 'saveTheSurvey').click();
   await expect(page.getByText(/^Saved/)).toBeVisible();
   await reloadStored(page);
-  await page.getByRole('tab', { name: 'Edges' }).click();
+  await key(page, 'edges').click();
   await expect(page.getByLabel('Edge 1', { exact: true })).toHaveValue('tape wall');
 
   // Its width over all is typed: outline and bare handle follow, 340 to 400 mm is 913 to 1074 cm².
   await page.getByRole('button', { name: /^Width over all/ }).click();
   await page.getByLabel('Width over all').fill('400 mm');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: /Area of one face/ })).toHaveText(/107\d\scm²/);
+  await expect(key(page, 'areaOfOneFace')).toHaveText(/107\d\scm²/);
   await expect(page.getByRole('button', { name: /^Height over all: 540/ })).toBeVisible();
 });

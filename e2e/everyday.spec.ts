@@ -1,5 +1,6 @@
+import { key } from './words';
 import type { Page } from '@playwright/test';
-import { downloaded, expect, expectAccessible, openDemo, openPiece, overAt, test } from './bench';
+import { downloaded, expect, expectAccessible, openAt, openDemo, test } from './bench';
 
 test('from an empty shop to the first volume in three answers, and on to the bench', async ({
   page,
@@ -63,10 +64,7 @@ test('by key: past the clocks to the work, and focus begins at the heading of ea
   await expect(skip).toBeInViewport();
   await page.keyboard.press('Enter');
   await expect(page.locator('main')).toBeFocused();
-  await page
-    .getByRole('navigation', { name: 'Places' })
-    .getByRole('link', { name: 'Room' })
-    .press('Enter');
+  await key(page, 'places').getByRole('link', { name: 'Room' }).press('Enter');
   await expect(page.getByRole('heading', { level: 1, name: 'Room' })).toBeFocused();
   await expect(page).toHaveTitle('Room · Bilamina');
   // Said once to who listens.
@@ -76,41 +74,11 @@ test('by key: past the clocks to the work, and focus begins at the heading of ea
   await expect(page).toHaveTitle('Today · Bilamina');
 });
 
-const PLACES = ['/', '/pieces', '/resins', '/room', '/book', '/settings', '/start'] as const;
-const STAGES = ['survey', 'prepare', 'coats', 'cure', 'inspect', 'finish'] as const;
-/** Every place of the demo shop and every stage of one of its pieces, one after the other. */
-async function eachPlace(page: Page, look: (path: string) => Promise<void>): Promise<void> {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'coats');
-  const piece = new URL(page.url()).pathname.replace(/coats$/, '');
-  for (const path of [...PLACES, ...STAGES.map((s) => piece + s)]) {
-    const link = page.locator(`nav a[href="${path}"]`).first();
-    // Neither the places nor the stages lead to `/start`.
-    if ((await link.count()) > 0) await link.click();
-    else await page.goto(path);
-    await expect(page).toHaveURL(path);
-    await page.getByRole('heading', { level: 1 }).waitFor();
-    await look(path);
-  }
-}
-
 test.describe('a dim room', () => {
   test.use({ colorScheme: 'dark' });
-  test('every place follows the system into the dark, passes axe, and scrolls nowhere sideways', async ({
-    page,
-  }) => {
-    await eachPlace(page, async (path) => {
-      await expect(page.locator('html')).toHaveAttribute('data-look', 'dark');
-      await expectAccessible(page);
-      for (const width of [390, 640, 768, 1024, 1440, 1280]) {
-        await expect
-          .poll(overAt(page, width), { message: `${path} at ${width}` })
-          .toBeLessThanOrEqual(0);
-      }
-    });
-  });
   test('a look that was chosen holds against the system', async ({ page }) => {
     await openDemo(page, '/settings');
+    await expect(page.locator('html')).toHaveAttribute('data-look', 'dark');
     await page.getByLabel('Look of Bilamina').selectOption('paper');
     await expect(page.locator('html')).not.toHaveAttribute('data-look', /./);
     await page.reload();
@@ -119,48 +87,12 @@ test.describe('a dim room', () => {
   });
 });
 
-/**
- * Controls that a finger finds less than 44 px high, unless another control begins where they end. Points and lines of
- * drawings have rounds of their own; the pads of a plan are as large as it is.
- */
-const smallForFinger = (page: Page): Promise<string[]> =>
-  page.evaluate(() => {
-    const control = 'a, button, select, input:not([type=checkbox], [type=radio]), summary';
-    return [...document.querySelectorAll(`main :is(${control})`)].flatMap((e) => {
-      if (!e.checkVisibility() || e.closest('[data-plan-pad]')) return [];
-      e.scrollIntoView({ block: 'center' });
-      const box = e.getBoundingClientRect();
-      const x = box.left + Math.min(box.width / 2, 20);
-      const at = (dy: number) => document.elementFromPoint(x, box.top + box.height / 2 + dy);
-      const reach = (way: 1 | -1) => {
-        let far = 0;
-        while (far < 22 && e.contains(at(way * far))) far += 1;
-        return far >= 22 || at(way * far)?.closest(control) ? 22 : far;
-      };
-      const high = reach(1) + reach(-1);
-      const name = e.getAttribute('aria-label') ?? e.textContent;
-      return high < 43 ? [`${name.trim()}: ${high} px`] : [];
-    });
-  });
-
-test.describe('a finger', () => {
-  test.use({ hasTouch: true, viewport: { width: 1024, height: 768 } });
-  test('finds 44 px at whatever it aims at', async ({ page }) => {
-    await eachPlace(page, async (path) => {
-      // What comes by itself has come: else it would not be looked at.
-      await page.waitForLoadState('networkidle');
-      await page.clock.runFor(1000);
-      await expect.poll(() => smallForFinger(page), { message: path }).toEqual([]);
-    });
-  });
-});
-
 test('the system’s own colours: where one is stays marked, drawings keep their paper, signs take the ink', async ({
   page,
 }) => {
   await page.emulateMedia({ forcedColors: 'active' });
   await openDemo(page);
-  const here = page.getByRole('navigation', { name: 'Places' }).locator('[aria-current=page]');
+  const here = key(page, 'places').locator('[aria-current=page]');
   await expect(here).toHaveCSS('outline-style', 'solid');
   await expect(here.locator('svg.lucide')).not.toHaveCSS('forced-color-adjust', 'none');
   const drawing = page.locator('main svg:not(.lucide)').first();
@@ -180,8 +112,7 @@ test('hours by twelve, where they are chosen', async ({ page }) => {
 
 test('an opened number is copied with its unit, as it is shown', async ({ page, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'coats');
+  await openAt(page, 'Viaduct painting', 'coats');
   const number = page.getByRole('button', { name: /^Film on the face: how it is worked out/ });
   const shown = ((await number.textContent()) ?? '').replace(/\s+/g, ' ').trim();
   expect(shown).toMatch(/\d ml$/);

@@ -1,3 +1,4 @@
+import { key } from './words';
 import type { BrowserContext, Page } from '@playwright/test';
 import { downloadedBytes, expect, holdDown, mainButton } from './bench';
 
@@ -88,8 +89,7 @@ export interface Step {
 const nothing = () => Promise.resolve();
 const read = async (page: Page) => {
   const told = page.getByText(/✓ read:/);
-  if (!(await told.isVisible()))
-    await page.getByRole('button', { name: /The scale shows/ }).click();
+  if (!(await told.isVisible())) await key(page, 'theScaleShows').click();
   await expect(told).toBeVisible();
 };
 /** Past its working time, when a clock was set forward, the step says to stop. */
@@ -171,7 +171,7 @@ export const failNext = (page: Page, what: 'put' | 'add' | 'abort'): Promise<voi
 
 /** The whole shop as it is now, as a file. */
 export const backUp = (book: Page): Promise<Buffer> =>
-  downloadedBytes(book, () => book.getByRole('button', { name: 'Back up now' }).click());
+  downloadedBytes(book, () => key(book, 'backUpNow').click());
 
 /** Chooses a bundle in Book and waits until it was read. */
 export async function pickBundle(book: Page, buffer: Buffer): Promise<void> {
@@ -190,6 +190,6 @@ export async function takeBundle(book: Page, buffer: Buffer): Promise<void> {
     await expect(dialog).toHaveCount(0);
     return;
   }
-  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await key(dialog, 'takeItIn').click();
   await expect(book.getByText(/^Taken in: \d+ rows? changed/)).toBeVisible();
 }

@@ -1,9 +1,11 @@
+import { key } from './words';
 import {
   downloadedBytes,
   expect,
   expectAccessible,
   makeReady,
   mixStirred,
+  openAt,
   openDemo,
   openPiece,
   openStage,
@@ -16,10 +18,8 @@ test('a piece leaves: last steps, care by its clocks, sheet and label read back,
   page,
 }) => {
   test.slow();
-  await openDemo(page);
-  await openPiece(page, 'Luggage label set', 'finish');
+  await openAt(page, 'Luggage label set', 'finish');
   await expect(page.getByText(/^✓ Nothing keeps it/)).toBeVisible();
-  await expectAccessible(page);
   await page.getByRole('button', { name: 'Put 2 steps on the list' }).click();
   await page.getByRole('button', { name: 'Done: Photograph it in good light' }).click();
   await expect(
@@ -56,12 +56,12 @@ test('a piece leaves: last steps, care by its clocks, sheet and label read back,
   const bill = page.getByRole('region', { name: 'What it took' });
   await expect(bill.getByRole('row', { name: /^Total/ })).toContainText('£');
 
-  await page.getByRole('button', { name: 'It leaves: close its record' }).click();
+  await key(page, 'itLeaves').click();
   await expect(page.getByRole('heading', { name: '✓ It has left' })).toBeVisible();
   await expectAccessible(page);
   // Its record is read-only: what is tried is refused, and said.
   await openStage(page, 'inspect');
-  await page.getByRole('button', { name: 'Note it in the log' }).click();
+  await key(page, 'noteIt').click();
   await expect(page.getByText(/has left and its record is closed/).first()).toBeVisible();
   await page.getByRole('button', { name: 'Close', exact: true }).click();
   await openStage(page, 'finish');
@@ -69,18 +69,17 @@ test('a piece leaves: last steps, care by its clocks, sheet and label read back,
   await expect(page.getByText('Needed.')).toBeVisible();
   await page.getByLabel('Why it is opened again').fill('One label came back chipped');
   await page.getByRole('button', { name: 'Open it again' }).click();
-  await expect(page.getByRole('button', { name: 'It leaves: close its record' })).toBeVisible();
+  await expect(key(page, 'itLeaves')).toBeVisible();
 });
 
 test('what is unfinished keeps a piece here, each with the way to where it is done', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Relief map', 'finish');
+  await openAt(page, 'Relief map', 'finish');
   const left = page.getByRole('region', { name: 'What is left' });
-  await expect(left.getByRole('link', { name: 'A mask is still on it' })).toBeVisible();
+  await expect(key(left, 'maskIsOn')).toBeVisible();
   await expect(left.getByRole('link', { name: 'A finding is open' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'It leaves: close its record' })).toBeDisabled();
+  await expect(key(page, 'itLeaves')).toBeDisabled();
   await left.getByRole('link', { name: 'A finding is open' }).click();
   await expect(page).toHaveURL(/\/inspect$/);
 });
@@ -108,9 +107,9 @@ test('a set of castings: latex off, gilding redone and looked at, gone with a ca
   await page.getByLabel('How many alike').fill('6');
   await page.getByLabel('Width', { exact: true }).fill('60 mm');
   await page.getByLabel('Height', { exact: true }).fill('40 mm');
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
-  await page.getByRole('button', { name: 'Plan this coat' }).click();
-  await page.getByRole('link', { name: /Prepare first/ }).click();
+  await key(page, 'addToTheBench').click();
+  await key(page, 'planThisCoat').click();
+  await key(page, 'prepareFirst').click();
   await page.getByLabel('Masks, school').selectOption('latex');
   await page.getByRole('button', { name: 'Done: Sand for tooth' }).click();
   await page.getByRole('button', { name: 'Done: Lift the sanding dust' }).click();
@@ -118,31 +117,31 @@ test('a set of castings: latex off, gilding redone and looked at, gone with a ca
   await expect(page.getByText(/^drying until/).first()).toBeVisible();
   await page.clock.fastForward('08:00:00');
   await makeReady(page);
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await key(page, 'addToAWetSession').click();
   await mixStirred(page);
   await pressMain(page, /^Poured: Key fobs/);
   await pressMain(page, /^Covered/);
   await expect(page.getByRole('heading', { name: /The clocks run/ })).toBeVisible();
   // Latex peels after the cure.
   await page.clock.fastForward(3 * 24 * 3_600_000);
-  await page.getByRole('link', { name: 'Today' }).click();
+  await key(page, 'today').click();
   await openPiece(page, 'Key fobs', 'finish');
   // The latex is still on: it keeps the set here, and comes off from the list.
-  await expect(page.getByRole('link', { name: 'A mask is still on it' })).toBeVisible();
+  await expect(key(page, 'maskIsOn')).toBeVisible();
   await page.getByRole('button', { name: /^Done: Take the mask off: latex/ }).click();
-  await expect(page.getByRole('link', { name: 'A mask is still on it' })).toHaveCount(0);
+  await expect(key(page, 'maskIsOn')).toHaveCount(0);
   await openStage(page, 'inspect');
   await page.getByLabel('What it is').selectOption('gilding lifted');
-  await page.getByRole('button', { name: 'Note it in the log' }).click();
+  await key(page, 'noteIt').click();
   const finding = page.getByRole('region', { name: 'Finding 1' });
   await finding.getByRole('button', { name: 'File it and touch up' }).click();
-  await finding.getByRole('button', { name: 'Choose it: put it on the plan' }).click();
+  await key(finding, 'chooseIt').click();
   await openStage(page, 'finish');
   await page.getByRole('button', { name: 'Done: File it off flush' }).click();
   await page.getByRole('button', { name: 'Done: Touch up the ground colour' }).click();
   await page.clock.fastForward('05:00:00');
   await openStage(page, 'inspect');
-  await finding.getByRole('button', { name: 'Looked again: it is gone' }).click();
+  await key(finding, 'itIsGone').click();
   await openStage(page, 'finish');
   await expect(page.getByText(/^✓ Nothing keeps it/)).toBeVisible();
   const care = page.getByRole('region', { name: 'Care' });
@@ -152,6 +151,6 @@ test('a set of castings: latex off, gilding redone and looked at, gone with a ca
     'Food only once fully cured: declared by its maker for dry food',
   );
   await expect(care).toContainText(/declared up to 90\.0\s°C/);
-  await page.getByRole('button', { name: 'It leaves: close its record' }).click();
+  await key(page, 'itLeaves').click();
   await expect(page.getByRole('heading', { name: '✓ It has left' })).toBeVisible();
 });

@@ -1,4 +1,5 @@
-import { expect, expectAccessible, openDemo, openPiece, openStage, test } from './bench';
+import { key } from './words';
+import { expect, openAt, openStage, test } from './bench';
 import { startPiece } from './placing';
 import { choose, detail, step } from './preparing';
 
@@ -8,12 +9,12 @@ test('a food board refuses a resin that nobody declares for food', async ({ page
   await startPiece(page, 'Cheese board', 300, 200);
   await page.getByLabel('Support').selectOption('sealed panel');
   await page.getByLabel('Food contact').check();
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
+  await key(page, 'addToTheBench').click();
   const note = page.getByRole('note', { name: 'Millrace Clear for this use' });
   await page.getByLabel('Resin').selectOption('Millrace Clear');
   await expect(note).toContainText('Not declared for food: it holds this coat');
-  await page.getByRole('button', { name: 'Plan this coat' }).click();
-  await page.getByRole('link', { name: /Prepare first/ }).click();
+  await key(page, 'planThisCoat').click();
+  await key(page, 'prepareFirst').click();
   const name = 'Take a resin that is declared for food';
   await choose(page, name);
   await expect(step(page, name)).toContainText('the sheet of its resin does not say so');
@@ -22,7 +23,6 @@ test('a food board refuses a resin that nobody declares for food', async ({ page
   await page.getByRole('button', { name: `Done: ${name}` }).click();
   await expect(page.getByText(/is held\./)).toBeVisible();
   await expect(step(page, name)).toBeVisible();
-  await expectAccessible(page);
   await openStage(page, 'coats');
   await page.getByText('Name, kind, resin, areas, rest').click();
   await page.getByLabel('Mixed from').selectOption('Lantern Slow');
@@ -35,12 +35,11 @@ test('a food board refuses a resin that nobody declares for food', async ({ page
 test('a soft spot holds the next coat; putting it right lets it go, and undoes what was cleaned', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'prepare');
+  await openAt(page, 'Viaduct painting', 'prepare');
   await expect(page.getByText('Flood 2 is ready.')).toBeVisible();
   await openStage(page, 'inspect');
   await page.getByLabel('What it is').selectOption('soft spot');
-  await page.getByRole('button', { name: 'Note it in the log' }).click();
+  await key(page, 'noteIt').click();
   await openStage(page, 'prepare');
   await expect(page.getByText('Flood 2 is held.')).toBeVisible();
   await expect(step(page, /^Mask|^Renew the mask/).first()).toContainText('Take the soft spot out');
@@ -57,8 +56,7 @@ test('a soft spot holds the next coat; putting it right lets it go, and undoes w
 test('the window shuts in mid-preparation: sand, and do again what was done inside it', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'prepare');
+  await openAt(page, 'Viaduct painting', 'prepare');
   await expect(page.getByText('Flood 2 is ready.')).toBeVisible();
   await expect(step(page, 'No alcohol inside the recoat window')).toBeVisible();
   await page.clock.fastForward('05:00:00');

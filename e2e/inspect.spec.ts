@@ -1,10 +1,11 @@
+import { key } from './words';
 import { encode } from 'fast-png';
 import {
   expect,
   expectAccessible,
-  mixStirred,
   makeReady,
-  openDemo,
+  mixStirred,
+  openAt,
   openPiece,
   openStage,
   pressMain,
@@ -39,9 +40,7 @@ test('a photo proposes, a hand pins; why opens the entries; a way back is chosen
   page,
 }) => {
   test.slow();
-  await openDemo(page);
-  await openPiece(page, 'Relief map', 'inspect');
-  await expectAccessible(page);
+  await openAt(page, 'Relief map', 'inspect');
 
   // What is no picture is told at its field, and nothing is lost.
   const aid = page.getByRole('region', { name: 'Photo aid' });
@@ -78,7 +77,7 @@ test('a photo proposes, a hand pins; why opens the entries; a way back is chosen
   await expect(aid.getByRole('button', { name: 'Pin A' })).toHaveCount(0);
 
   // Why: the cause with its evidence, and the entries that tell it.
-  await page.getByRole('button', { name: /^Finding 2: Dimples/ }).click();
+  await key(page, 'dimples').click();
   const finding = page.getByRole('region', { name: 'Finding 2' });
   await expect(finding.getByText('too much heat while it was thin')).toBeVisible();
   await finding.getByText('heat again and again').click();
@@ -96,33 +95,32 @@ test('a photo proposes, a hand pins; why opens the entries; a way back is chosen
   await ways.getByRole('button', { name: 'Fill the spot' }).click();
   await expect(ways).toContainText('Too little to measure on this scale');
   await ways.getByRole('button', { name: 'Sand and flood the face' }).click();
-  await ways.getByRole('button', { name: 'Choose it: put it on the plan' }).click();
+  await key(ways, 'chooseIt').click();
   const chosen = finding.getByRole('region', { name: 'The way back' });
   await expect(chosen).toContainText('Rescue flood: planned');
   await openStage(page, 'coats');
   await expect(page.getByText('Rescue flood').filter({ visible: true }).first()).toBeVisible();
   await openStage(page, 'inspect');
-  await page.getByRole('button', { name: /^Finding 2: Dimples/ }).click();
+  await key(page, 'dimples').click();
   await chosen.getByRole('button', { name: 'Take it off the plan again' }).click();
   await expect(finding.getByRole('region', { name: 'Ways back' })).toBeVisible();
 
   // Polished instead: its step is done in Prepare, and the look closes it.
   await finding.getByRole('button', { name: 'Sand fine and polish' }).click();
-  await finding.getByRole('button', { name: 'Choose it: put it on the plan' }).click();
+  await key(finding, 'chooseIt').click();
   await reloadStored(page);
-  await page.getByRole('button', { name: /^Finding 2: Dimples/ }).click();
+  await key(page, 'dimples').click();
   await expect(chosen).toContainText('○ Sand fine, then polish');
   await finding.getByRole('button', { name: 'Still there' }).click();
   await expect(finding.getByText(/: still there$/)).toBeVisible();
   await page.clock.fastForward('00:45');
-  await finding.getByRole('button', { name: 'Looked again: it is gone' }).click();
+  await key(finding, 'itIsGone').click();
   await expect(finding.getByText(/· closed$/)).toBeVisible();
   await expect(defects.nth(1)).toContainText('✓ repaired');
 });
 
 test('a clean look is logged only when every light was looked in', async ({ page }) => {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'inspect');
+  await openAt(page, 'Viaduct painting', 'inspect');
   const guide = page.getByRole('region', { name: 'How to look' });
   const clean = guide.getByRole('button', { name: /^Nothing found/ });
   await expect(clean).toBeDisabled();
@@ -130,15 +128,13 @@ test('a clean look is logged only when every light was looked in', async ({ page
     await guide.getByRole('button', { name: look }).click();
   await guide.getByRole('button', { name: 'Nothing found: log a clean look' }).click();
   await expect(guide.getByText('✓ A clean look is in the log.')).toBeVisible();
-  await expectAccessible(page);
 });
 
 test('a coat of a rescue is poured, and only then the finding is looked at again', async ({
   page,
 }) => {
   test.slow();
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'inspect');
+  await openAt(page, 'Viaduct painting', 'inspect');
   // By key: a ninth of the plan, then the form.
   await page.getByRole('button', { name: /^Place the finding: middle centre of / }).focus();
   await page.keyboard.press('Enter');
@@ -146,10 +142,10 @@ test('a coat of a rescue is poured, and only then the finding is looked at again
   await page.getByLabel('What it is').selectOption('fish eye');
   await page.getByRole('button', { name: 'one spot' }).click();
   await page.getByLabel('Width of one, mm').fill('wide');
-  await page.getByRole('button', { name: 'Note it in the log' }).click();
+  await key(page, 'noteIt').click();
   await expect(page.getByRole('alert').filter({ hasText: /number/i })).toBeVisible();
   await page.getByLabel('Width of one, mm').fill('12');
-  await page.getByRole('button', { name: 'Note it in the log' }).click();
+  await key(page, 'noteIt').click();
   const finding = page.getByRole('region', { name: 'Finding 1' });
   await expect(finding).toContainText('one spot, 12 mm wide');
   // The coat below is open to be recoated: it is soft still, and no sanding is offered.
@@ -157,18 +153,18 @@ test('a coat of a rescue is poured, and only then the finding is looked at again
   await page.clock.fastForward('30:00:00');
   const ways = finding.getByRole('region', { name: 'Ways back' });
   await ways.getByRole('button', { name: 'Sand and flood the face' }).click();
-  await ways.getByRole('button', { name: 'Choose it: put it on the plan' }).click();
+  await key(ways, 'chooseIt').click();
   await expect(finding.getByText('Rescue flood: planned')).toBeVisible();
   await makeReady(page);
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await key(page, 'addToAWetSession').click();
   await mixStirred(page);
   await pressMain(page, /^Poured: Viaduct painting/);
   await pressMain(page, /^Covered/);
   await expect(page.getByRole('heading', { name: /The clocks run/ })).toBeVisible();
   await page.clock.fastForward('26:00:00');
-  await page.getByRole('link', { name: 'Today' }).click();
+  await key(page, 'today').click();
   await openPiece(page, 'Viaduct painting', 'inspect');
   await expect(finding).toContainText(/✓ Rescue flood: /);
-  await finding.getByRole('button', { name: 'Looked again: it is gone' }).click();
+  await key(finding, 'itIsGone').click();
   await expect(finding.getByText(/· closed$/)).toBeVisible();
 });

@@ -1,3 +1,4 @@
+import { key } from './words';
 import { largeShop } from '../src/test/large/largeShop';
 import { expect, expectAccessible, test } from './bench';
 
@@ -26,10 +27,7 @@ test('a long bench and a long log: found by words, drawn and read as far as one 
   await expect(page.getByText(`60 of ${total} entries`)).toBeVisible();
   await expect(entries).toHaveCount(60);
 
-  await page
-    .getByRole('navigation', { name: 'Places' })
-    .getByRole('link', { name: 'Pieces' })
-    .click();
+  await key(key(page, 'places'), 'pieces').click();
   const cards = page.getByRole('heading', { level: 2 });
   await expect(page.getByText('60 of 60')).toBeVisible();
   expect(await cards.count()).toBeLessThan(40);

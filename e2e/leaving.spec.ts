@@ -1,13 +1,5 @@
 import type { Page } from '@playwright/test';
-import {
-  expect,
-  openDemo,
-  openPiece,
-  reloadStored,
-  stayWhenAsked,
-  test,
-  untilStored,
-} from './bench';
+import { expect, openAt, reloadStored, stayWhenAsked, test, untilStored } from './bench';
 
 /** A connection of its own keeps the coats busy until it is let go. @returns lets go */
 async function holdCoats(page: Page): Promise<() => Promise<void>> {
@@ -34,8 +26,7 @@ async function holdCoats(page: Page): Promise<() => Promise<void>> {
 test('while a change is not stored yet, the browser asks before it lets go of the page', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'coats');
+  await openAt(page, 'Viaduct painting', 'coats');
   const slider = page.getByRole('slider', { name: /^Thickness of/ });
   await slider.focus();
   const letGo = await holdCoats(page);
@@ -51,8 +42,7 @@ test('while a change is not stored yet, the browser asks before it lets go of th
 });
 
 test('what is chosen while a drag is still being stored stays chosen', async ({ page }) => {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'coats');
+  await openAt(page, 'Viaduct painting', 'coats');
   const letGo = await holdCoats(page);
   await page.getByRole('slider', { name: /^Thickness of/ }).focus();
   await page.keyboard.press('PageUp');

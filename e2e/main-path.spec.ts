@@ -1,11 +1,12 @@
+import { key } from './words';
 import type { Page } from '@playwright/test';
 import {
   downloaded,
   expect,
   mainButton,
   makeReady,
+  openAt,
   openDemo,
-  openPiece,
   pressMain,
   reloadStored,
   startMixing,
@@ -33,16 +34,16 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
   await page.getByLabel('Support').selectOption('sealed panel');
   await page.getByLabel('Width', { exact: true }).fill('12 in');
   await page.getByLabel('Height', { exact: true }).fill('12 in');
-  await page.getByRole('tab', { name: 'Edges' }).click();
+  await key(page, 'edges').click();
   await page.getByLabel('Top', { exact: true }).selectOption('tape wall');
-  await expect(page.getByRole('button', { name: /Area of one face/ })).toHaveText(/929\scm²/);
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
+  await expect(key(page, 'areaOfOneFace')).toHaveText(/929\scm²/);
+  await key(page, 'addToTheBench').click();
 
   // Coat: 1/16 in of film is 4.99 fl oz, 147.5 ml.
   await page.getByLabel('It is to').selectOption('given');
   await page.getByLabel('Film thickness').fill('1/16 in');
   await page.getByLabel('Resin').selectOption({ label: 'Millrace Clear' });
-  await page.getByRole('button', { name: 'Plan this coat' }).click();
+  await key(page, 'planThisCoat').click();
   const ledger = page.getByRole('region', { name: 'Ledger of Flood 1' });
   await expect(ledger.getByRole('row', { name: /Film on the face/ })).toContainText(/147\sml/);
   const total = Number.parseFloat(
@@ -61,7 +62,7 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
   // The gate: sealed and square, it asks for a mask, a wipe and a level; then weigh and mix.
   await expect(page.getByRole('link', { name: /Prepare first: 3 steps are open/ })).toBeVisible();
   await makeReady(page);
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await key(page, 'addToAWetSession').click();
   await startMixing(page);
   await weighIn(page, 'A');
   // What an act leads on to is there with it: nothing says on the way that it is not.
@@ -117,13 +118,13 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
   await page.getByRole('link', { name: /inspect/i }).click();
   await page.getByLabel('What it is').selectOption('dust nib');
   await page.getByLabel('Note').fill('a hair by the top edge');
-  await page.getByRole('button', { name: 'Note it in the log' }).click();
+  await key(page, 'noteIt').click();
   await expect(page.getByRole('region', { name: 'Defects' })).toContainText(
     'a hair by the top edge',
   );
 
   // The log holds every wet action.
-  await page.getByRole('link', { name: 'Book' }).click();
+  await key(page, 'book').click();
   await page.getByLabel('Search the log').fill('ticket window');
   const log = page.getByRole('region', { name: 'Log' });
   for (const kind of [
@@ -147,14 +148,12 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
   expect(csv).toContain('defect noted,Ticket window sill,Flood 1');
 
   // Export, wipe, import: the same data.
-  const before = await downloaded(page, () =>
-    page.getByRole('button', { name: /Export the whole shop/ }).click(),
-  );
+  const before = await downloaded(page, () => key(page, 'exportTheWholeShop').click());
   await page.getByRole('link', { name: 'Settings' }).click();
-  await page.getByRole('button', { name: /Empty the shop/ }).click();
+  await key(page, 'emptyTheShop').click();
   await page.getByRole('button', { name: 'Empty it' }).click();
   await expect(page.getByText('It is empty.')).toBeVisible();
-  await page.getByRole('link', { name: 'Book' }).click();
+  await key(page, 'book').click();
   await expect(page.getByText('The log begins with the first piece.')).toBeVisible();
   await page.getByLabel('Shop file').setInputFiles({
     name: 'shop.json',
@@ -162,17 +161,13 @@ test('new piece to logged, curing coat, exported and imported again', async ({ p
     buffer: Buffer.from(before),
   });
   await expect(page.getByText(/Imported \d+ rows/)).toBeVisible();
-  const after = await downloaded(page, () =>
-    page.getByRole('button', { name: /Export the whole shop/ }).click(),
-  );
+  const after = await downloaded(page, () => key(page, 'exportTheWholeShop').click());
   expect(JSON.parse(after).tables).toEqual(JSON.parse(before).tables);
 });
 
 test('undo takes a wrong tap back, and too much B is put right with A', async ({ page }) => {
-  await openDemo(page);
-  await openPiece(page, 'Signal lamp lens', 'coats');
-  await makeReady(page);
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await openAt(page, 'Signal lamp lens', 'coats', 'ready');
+  await key(page, 'addToAWetSession').click();
   await startMixing(page);
   await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
   // By keyboard alone: R is the reading, the space bar takes it in once the button takes taps.
@@ -193,9 +188,9 @@ test('undo takes a wrong tap back, and too much B is put right with A', async ({
   await expect(page.getByText(/✓ [+−]?0\.\d % B/)).toBeVisible();
   await pressMain(page, /^B is in, stir/);
   await expect(page.getByRole('heading', { name: 'Stir', exact: true })).toBeVisible();
-  await page.getByRole('link', { name: 'Today' }).click();
+  await key(page, 'today').click();
   await expect(page.getByRole('link', { name: /Go on at the bench: stir/ })).toBeVisible();
-  await page.getByRole('link', { name: 'Book' }).click();
+  await key(page, 'book').click();
   await page.getByLabel('Search the log').fill('lens');
   await expect(page.getByText(/A added after/)).toBeVisible();
   await expect(page.getByText('(undone)')).toHaveCount(1);

@@ -1,3 +1,4 @@
+import { key } from './words';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { expect, mixStirred, openDemo, openPiece, pressMain, test } from './bench';
 
@@ -46,10 +47,7 @@ own.describe('with the server stopped', () => {
     await expect(fetch(server.origin)).rejects.toThrow();
 
     for (const place of ['Pieces', 'Resins', 'Room', 'Book', 'Settings']) {
-      await page
-        .getByRole('navigation', { name: 'Places' })
-        .getByRole('link', { name: place })
-        .click();
+      await key(page, 'places').getByRole('link', { name: place }).click();
       await expect(page.getByRole('heading', { level: 1, name: place })).toBeVisible();
       await expect(page).toHaveTitle(`${place} · Bilamina`);
       // Opened anew, as by the key of a bookmark.
@@ -58,7 +56,7 @@ own.describe('with the server stopped', () => {
     }
 
     await openPiece(page, 'Viaduct painting', 'coats');
-    await page.getByRole('link', { name: 'Add to a wet session' }).click();
+    await key(page, 'addToAWetSession').click();
     await mixStirred(page);
     await expect(page.getByRole('heading', { level: 1, name: 'Pour' })).toBeVisible();
     await page.reload();
@@ -88,7 +86,7 @@ own.describe('with the server stopped', () => {
       expect(policies[0]).not.toBe(policies[1]);
       const [download] = await Promise.all([
         page.waitForEvent('download'),
-        page.getByRole('button', { name: 'Back up now' }).click(),
+        key(page, 'backUpNow').click(),
       ]);
       expect(download.suggestedFilename()).toMatch(/^bilamina-shop-.*\.zip$/);
       await expect(page.getByText('Saved. Keep the file somewhere else.')).toBeVisible();

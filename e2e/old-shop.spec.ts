@@ -1,3 +1,4 @@
+import { key } from './words';
 import type { Page } from '@playwright/test';
 import { MIGRATIONS } from '../src/data/migrations';
 import { FIXTURES } from '../src/data/migrations/fixtures';
@@ -47,8 +48,8 @@ function putOldShop(page: Page, version: number, hold: boolean): Promise<void> {
   );
 }
 
-/** The first, one with photos and the last; every one of them is opened in fake IndexedDB (`oldShops.test.ts`). */
-const SEEN = [1, 4, Math.max(...Object.keys(FIXTURES).map(Number))];
+/** One with photos; every version is opened in fake IndexedDB (`oldShops.test.ts`). */
+const SEEN = [4];
 
 for (const version of SEEN)
   test(`a shop of version ${version} opens in Chromium with nothing lost`, async ({ page }) => {
@@ -57,10 +58,7 @@ for (const version of SEEN)
     await page.goto('/book');
     const entries = FIXTURES[version]?.['log']?.length ?? 0;
     await expect(page.getByText(new RegExp(`(^| )of ${entries} entries$`))).toBeVisible();
-    await page
-      .getByRole('navigation', { name: 'Places' })
-      .getByRole('link', { name: 'Pieces' })
-      .click();
+    await key(key(page, 'places'), 'pieces').click();
     const [piece] = (FIXTURES[version]?.['pieces'] ?? []) as { name: string }[];
     await expect(page.getByRole('heading', { level: 2, name: piece?.name ?? '' })).toBeVisible();
     const names = await page.evaluate(async () => (await indexedDB.databases()).map((d) => d.name));

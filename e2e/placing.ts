@@ -1,7 +1,8 @@
+import { key } from './words';
 import type { Locator, Page } from '@playwright/test';
 import { expect, openDemo } from './bench';
 
-export const area = (page: Page) => page.getByRole('button', { name: /Area of one face/ });
+export const area = (page: Page) => key(page, 'areaOfOneFace');
 export const build = (page: Page) => page.getByRole('group', { name: 'Coats, topmost first' });
 export const section = (page: Page) =>
   page.getByRole('group', { name: /^Section, heights enlarged/ });
@@ -48,13 +49,13 @@ export async function startPiece(page: Page, name: string, widthMm: number, heig
   await page.getByLabel('Height', { exact: true }).fill(`${heightMm} mm`);
 }
 export async function allEdges(page: Page, kind: string, heightText?: string) {
-  await page.getByRole('tab', { name: 'Edges' }).click();
+  await key(page, 'edges').click();
   await page.getByRole('button', { name: `All edges ${kind}` }).click();
   if (heightText) {
     await page.getByLabel(`Height of the ${kind}`).fill(heightText);
     await page.getByRole('button', { name: 'Thickness and profile to all edges' }).click();
   }
-  await page.getByRole('tab', { name: 'Piece' }).click();
+  await key(page, 'piece').click();
 }
 export async function cutOff(page: Page, how: string, size: string) {
   await page.getByLabel('Cut off').selectOption({ label: how });
@@ -70,7 +71,7 @@ export async function planCoat(
   page: Page,
   coat: { name: string; kind?: string; on?: readonly string[]; film?: string; intent?: string },
 ) {
-  const again = page.getByRole('button', { name: 'Plan another coat' });
+  const again = key(page, 'planAnotherCoat');
   await expect(again.or(page.getByLabel('Coat', { exact: true })).first()).toBeVisible();
   if (await again.isVisible()) await again.click();
   if (coat.kind) await page.getByLabel('Kind', { exact: true }).selectOption(coat.kind);
@@ -92,6 +93,6 @@ export async function planCoat(
   return form;
 }
 export const submit = async (page: Page, form: Locator, name: string) => {
-  await form.getByRole('button', { name: 'Plan this coat' }).click();
+  await key(form, 'planThisCoat').click();
   await expect(ledger(page, name)).toBeVisible();
 };

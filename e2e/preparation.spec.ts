@@ -1,4 +1,5 @@
-import { expect, expectAccessible, openDemo, openPiece, openStage, test } from './bench';
+import { key } from './words';
+import { expect, expectAccessible, openAt, openPiece, openStage, test } from './bench';
 import { planCoat, startPiece, submit } from './placing';
 import { choose, detail, step } from './preparing';
 
@@ -8,18 +9,18 @@ test('a porous board from bare to ready: seal and edge paint dry side by side', 
   page,
 }) => {
   await startPiece(page, 'Platform bench board', 400, 200);
-  await page.getByRole('tab', { name: 'Surface' }).click();
+  await key(page, 'surface').click();
   // Nobody said that it is sealed: wood drinks.
   await expect(page.getByLabel('Porosity')).toHaveValue('porous');
   await expect(page.getByText('it drinks until you say that it is sealed')).toBeVisible();
   await page.getByLabel('Surface now').selectOption('painted');
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
-  await page.getByRole('button', { name: 'Plan this coat' }).click();
-  await page.getByRole('link', { name: /Prepare first/ }).click();
+  await key(page, 'addToTheBench').click();
+  await key(page, 'planThisCoat').click();
+  await key(page, 'prepareFirst').click();
   const paint = 'Let the paint or varnish dry through';
   await choose(page, paint);
   await detail(page).getByLabel('Done at another time').fill('22 Nov 9:00');
-  await detail(page).getByRole('button', { name: 'Note that time' }).click();
+  await key(detail(page), 'noteThatTime').click();
   await expect(step(page, paint)).toContainText('done');
   const [seal, edges, mask] = [
     step(page, /^Seal with acrylic medium/),
@@ -61,7 +62,7 @@ test('back, turn, face: one side is ready at a time', async ({ page }) => {
   await startPiece(page, 'Waiting-room shelf', 300, 200);
   await page.getByLabel('Support').selectOption('sealed panel');
   await page.getByRole('button', { name: '+ Back' }).click();
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
+  await key(page, 'addToTheBench').click();
   const back = await planCoat(page, { name: 'Rear', kind: 'back', on: ['Back'], film: '1.2 mm' });
   await submit(page, back, 'Rear');
   const face = await planCoat(page, { name: 'Front', on: ['Face'], film: '1.5 mm' });
@@ -81,48 +82,19 @@ test('back, turn, face: one side is ready at a time', async ({ page }) => {
   await expect(page.getByText('Front is ready.')).toHaveCount(0);
 });
 
-test('a torn canvas through its stages, each with its clock', async ({ page }) => {
-  await startPiece(page, 'Season-ticket canvas', 400, 300);
-  await page.getByLabel('Support').selectOption('canvas');
-  await page.getByRole('tab', { name: 'Surface' }).click();
-  await page.getByRole('button', { name: 'Add damage' }).click();
-  await page.getByLabel('What is wrong').selectOption('tear');
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
-  await page.getByRole('button', { name: 'Plan this coat' }).click();
-  await page.getByRole('link', { name: /Prepare first/ }).click();
-  const tear = step(page, 'Close the tear from the back');
-  const wet = step(page, 'Wet the cloth on both sides, dry it with warm air');
-  const base = step(page, 'Brush an acrylic base over the front');
-  await expect(wet).toContainText('after “Close the tear from the back”');
-  await page.getByRole('button', { name: /^Done: Close the tear/ }).click();
-  await expect(tear).toContainText('done');
-  await page.getByRole('button', { name: /^Done: Wet the cloth/ }).click();
-  await expect(wet).toContainText('drying until 15:');
-  await expect(base).toContainText('not before 15:');
-  await page.clock.fastForward('03:00:00');
-  await expect(wet).toContainText('done');
-  await page.getByRole('button', { name: /^Done: Brush an acrylic base/ }).click();
-  await expect(base).toContainText('drying until Wed');
-  await expect(step(page, /^Seal with/)).toContainText('not before Wed');
-  await page.clock.fastForward('40:00:00');
-  await expect(base).toContainText('done');
-  await expect(page.getByRole('button', { name: /^Done: Seal with/ })).toBeVisible();
-});
-
 test('steps of one’s own go after the last coat, as a list to another piece; the same step on several pieces is noted at once', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Buffet coasters', 'prepare');
+  await openAt(page, 'Buffet coasters', 'prepare');
   const add = page.getByRole('region', { name: 'Add a step' });
   await add.getByRole('button', { name: 'Glue cork or felt on' }).click();
   await expect(add.getByLabel('What is to be done')).toHaveValue('Glue cork or felt on');
   await expect(add.getByLabel('When')).toHaveValue('last');
   await add.getByLabel('Dries for, if it does').fill('soon');
-  await add.getByRole('button', { name: 'Add the step' }).click();
+  await key(add, 'addTheStep').click();
   await expect(add.getByRole('alert').or(add.locator('[aria-invalid=true]')).first()).toBeVisible();
   await add.getByLabel('Dries for, if it does').fill('12 h');
-  await add.getByRole('button', { name: 'Add the step' }).click();
+  await key(add, 'addTheStep').click();
   const last = page.getByRole('region', { name: 'After the last coat' });
   await expect(last.getByRole('listitem')).toContainText('after Flood 1');
   await add.getByLabel('Keep this one step as').fill('Coaster backs');
@@ -130,14 +102,10 @@ test('steps of one’s own go after the last coat, as a list to another piece; t
   await expect(
     add.getByRole('button', { name: 'Put “Coaster backs” on this piece' }),
   ).toBeVisible();
-  await expectAccessible(page);
   await openPiece(page, 'Platform clock face', 'prepare');
   await page.getByRole('button', { name: 'Put “Coaster backs” on this piece' }).click();
   await expect(last.getByRole('listitem')).toContainText('Glue cork or felt on');
-  await page
-    .getByRole('navigation', { name: 'Places' })
-    .getByRole('link', { name: 'Today' })
-    .click();
+  await key(key(page, 'places'), 'today').click();
   const rounds = page.getByRole('region', { name: 'The same on several pieces' });
   await rounds.getByRole('button', { name: 'Done just now: Mask: painter’s tape…' }).click();
   await rounds.getByRole('checkbox', { name: 'Buffet coasters' }).check();

@@ -1,7 +1,9 @@
+import { key } from './words';
 import {
   downloadedBytes,
   expect,
   expectAccessible,
+  openAt,
   openDemo,
   openPiece,
   openStage,
@@ -32,8 +34,7 @@ test('a mask passes its limit: the strip, Today and the task say so', async ({ p
 });
 
 test('the day sheet downloads, and says what the screen says', async ({ page }) => {
-  await openDemo(page);
-  await openPiece(page, 'Relief map', 'prepare');
+  await openAt(page, 'Relief map', 'prepare');
   const takes = page.getByRole('region', { name: 'Materials' });
   const sums = () =>
     takes
@@ -57,8 +58,7 @@ test('the day sheet downloads, and says what the screen says', async ({ page }) 
 });
 
 test('by keyboard alone: from held to the wet session', async ({ page }) => {
-  await openDemo(page);
-  await openPiece(page, 'Signal lamp lens', 'prepare');
+  await openAt(page, 'Signal lamp lens', 'prepare');
   await expect(page.getByText('Dome is held.')).toBeVisible();
   const focusOn = async (name: RegExp) => {
     for (let i = 0; i < 80; i += 1) {
@@ -73,11 +73,7 @@ test('by keyboard alone: from held to the wet session', async ({ page }) => {
     }
     throw new Error(`no focus on ${name}`);
   };
-  await page
-    .getByRole('navigation', { name: 'Stages of the piece' })
-    .getByRole('link')
-    .first()
-    .focus();
+  await key(page, 'stagesOfThePiece').getByRole('link').first().focus();
   const tick = async (task: string) => {
     await focusOn(new RegExp(`^Done: ${task}`));
     await page.keyboard.press('Enter');
@@ -107,27 +103,18 @@ test('by keyboard alone: from held to the wet session', async ({ page }) => {
   await page.keyboard.type('dome holds on a tilt');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: /^Done: Wipe with alcohol/ })).toBeVisible();
-  await page
-    .getByRole('navigation', { name: 'Stages of the piece' })
-    .getByRole('link')
-    .first()
-    .focus();
+  await key(page, 'stagesOfThePiece').getByRole('link').first().focus();
   await tick('Wipe with alcohol');
   await expect(page.getByText('Dome is ready.')).toBeVisible();
-  await page
-    .getByRole('navigation', { name: 'Stages of the piece' })
-    .getByRole('link')
-    .first()
-    .focus();
+  await key(page, 'stagesOfThePiece').getByRole('link').first().focus();
   await focusOn(/^Add to a wet session$/);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: /gather the coats/ })).toBeVisible();
 });
 
 test('what is held cannot be gathered; nothing planned says what to do first', async ({ page }) => {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'prepare');
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await openAt(page, 'Viaduct painting', 'prepare');
+  await key(page, 'addToAWetSession').click();
   await page.getByText(/more coats are held by the preparation/).click();
   const map = page.getByRole('checkbox', { name: /Relief map/ });
   await expect(map).toBeDisabled();
@@ -135,7 +122,7 @@ test('what is held cannot be gathered; nothing planned says what to do first', a
   await expectAccessible(page);
   await page.goto('/pieces');
   await openPiece(page, 'Guard’s paddle', 'coats');
-  await page.getByRole('button', { name: 'Take this coat off the plan' }).click();
+  await key(page, 'takeCoatOff').click();
   await openStage(page, 'prepare');
   await expect(page.getByRole('heading', { name: 'No coat is planned yet.' })).toBeVisible();
   // The art still wants its spray: what the survey asks for does not wait for a coat.

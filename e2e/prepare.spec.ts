@@ -1,13 +1,6 @@
+import { key } from './words';
 import type { Page } from '@playwright/test';
-import {
-  expect,
-  expectAccessible,
-  openDemo,
-  openPiece,
-  openStage,
-  test,
-  reloadStored,
-} from './bench';
+import { expect, openDemo, openPiece, openStage, reloadStored, test } from './bench';
 import { choose, detail, step, titles } from './preparing';
 
 interface Survey {
@@ -43,25 +36,25 @@ async function newPiece(page: Page, survey: Survey): Promise<void> {
     if (survey.file?.includes(`id="${part}"`))
       await page.getByLabel(`What ${part} is`).selectOption(kind ?? '');
   if (survey.dammed) {
-    await page.getByRole('tab', { name: 'Edges' }).click();
+    await key(page, 'edges').click();
     for (const edge of ['Top', 'Right', 'Bottom', 'Left'])
       await page.getByLabel(edge, { exact: true }).selectOption('tape wall');
   }
-  await page.getByRole('tab', { name: 'Surface' }).click();
+  await key(page, 'surface').click();
   if (survey.porosity) await page.getByLabel('Porosity').selectOption(survey.porosity);
   if (survey.surface) await page.getByLabel('Surface now').selectOption(survey.surface);
   if (survey.relief) {
-    await page.getByRole('button', { name: 'Add relief' }).click();
+    await key(page, 'addRelief').click();
     await page.getByLabel('What stands up').selectOption(survey.relief);
     await page.getByLabel('Covers').fill('40 %');
     await page.getByLabel('Greatest height').fill('1 mm');
     await page.getByLabel('Mean height').fill('0.4 mm');
   }
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
+  await key(page, 'addToTheBench').click();
   const areas = page.getByRole('group', { name: 'On which areas' });
   if (survey.file?.includes('dial')) await expect(areas).toBeVisible();
-  await page.getByRole('button', { name: 'Plan this coat' }).click();
-  await page.getByRole('link', { name: /Prepare first/ }).click();
+  await key(page, 'planThisCoat').click();
+  await key(page, 'prepareFirst').click();
 }
 
 test('an ink painting on panel: matte spray, rub test that fails and passes, no alcohol, no paper', async ({
@@ -80,7 +73,7 @@ test('an ink painting on panel: matte spray, rub test that fails and passes, no 
   await page.getByLabel('Spray over art, school').selectOption('matte');
   await page.getByLabel('What is to be done').fill('Key the face');
   await page.getByLabel('Kind').selectOption('sand');
-  await page.getByRole('button', { name: 'Add the step' }).click();
+  await key(page, 'addTheStep').click();
   await choose(page, 'Key the face');
   await expect(detail(page).getByText(/sanding takes the art away/)).toBeVisible();
   await page.getByRole('button', { name: 'Remove this step of yours' }).click();
@@ -100,7 +93,7 @@ test('an ink painting on panel: matte spray, rub test that fails and passes, no 
   await page.getByRole('button', { name: 'Note the result: Rub test' }).click();
   await page.getByRole('button', { name: 'The finger stays clean' }).click();
   await expect(step(page, 'Rub test')).toContainText('done 15:30');
-  await page.getByRole('link', { name: 'Book' }).click();
+  await key(page, 'book').click();
   await page.getByLabel('Search the log').fill('rub test');
   await expect(page.getByText('Rub test: colour comes off')).toHaveCount(2);
   await expect(page.getByText('Rub test: clean')).toBeVisible();
@@ -153,10 +146,10 @@ test('a porous board with a bare handle: gate, waiver with a reason, amounts tha
   await choose(page, 'Let the paint or varnish dry through');
   const when = detail(page).getByLabel('Done at another time');
   await when.fill('25 Nov 9:00');
-  await page.getByRole('button', { name: 'Note that time' }).click();
+  await key(page, 'noteThatTime').click();
   await expect(detail(page).getByText(/still to come/)).toBeVisible();
   await when.fill('Sun 9:00');
-  await page.getByRole('button', { name: 'Note that time' }).click();
+  await key(page, 'noteThatTime').click();
   await expect(step(page, /Let the paint/)).toContainText('done Sun 09:00');
 
   // Left out only with a reason, and the reason stands in the log.
@@ -168,7 +161,7 @@ test('a porous board with a bare handle: gate, waiver with a reason, amounts tha
   await expect(step(page, /Lift lint/)).toContainText('left out: cleaned at the paint shop');
   await openStage(page, 'coats');
   await expect(page.getByRole('link', { name: /Prepare first: 3 steps/ })).toBeVisible();
-  await page.getByRole('link', { name: 'Book' }).click();
+  await key(page, 'book').click();
   await page.getByLabel('Search the log').fill('waived oar');
   await expect(page.getByText(/sticky tape: cleaned at the paint shop/)).toBeVisible();
 });
@@ -197,7 +190,7 @@ test('a relief tile: loose parts, a wall of tape; latex left for three weeks is 
   await page.getByLabel('Masks, school').selectOption('latex');
   await choose(page, 'Mask: latex');
   await detail(page).getByLabel('Done at another time').fill('3 Nov 9:00');
-  await page.getByRole('button', { name: 'Note that time' }).click();
+  await key(page, 'noteThatTime').click();
   await expect(step(page, 'Mask: latex')).toContainText('again, after');
   await expect(detail(page).getByText(/longer than it may/)).toBeVisible();
 });
@@ -213,7 +206,6 @@ test('a torn canvas dries in the room’s air and holds its coat until it is dry
   await page.getByRole('button', { name: 'Why not now: Mask: painter’s tape' }).first().click();
   await expect(detail(page)).toContainText('not before Wed 15:49');
   await expect(detail(page).getByRole('button', { name: 'Done now' })).toHaveCount(0);
-  await expectAccessible(page);
 
   // Soaked air never dries it; drier air than before dries it sooner.
   const air = page.getByRole('region', { name: 'Air of the room' });
@@ -249,7 +241,7 @@ test('a hard coat is keyed only where the next one covers, and on one side of a 
   await own.getByLabel('What is to be done').fill('Key all of it');
   await own.getByLabel('Kind').selectOption('sand');
   await own.getByLabel('Recess 1').check();
-  await own.getByRole('button', { name: 'Add the step' }).click();
+  await key(own, 'addTheStep').click();
   await choose(page, 'Key all of it');
   await expect(area).toContainText(/502\scm².*no coat covers it\s50\.3\scm²/);
   await expect(detail(page).getByText(/lies outside the next coat/)).toBeVisible();

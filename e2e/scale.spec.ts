@@ -1,3 +1,4 @@
+import { key } from './words';
 import type { Locator, Page } from '@playwright/test';
 import {
   expect,
@@ -5,8 +6,10 @@ import {
   holdDown,
   mainButton,
   makeReady,
+  openAt,
   openDemo,
   openPiece,
+  openSession,
   pressMain,
   reloadStored,
   startMixing,
@@ -63,14 +66,8 @@ async function stir(page: Page): Promise<void> {
 
 /** A session of the relief map and the viaduct, and of the lens where it is asked for, on the simulated scale. */
 async function gather(page: Page, lens = false): Promise<void> {
-  await openDemo(page);
-  if (lens) {
-    await openPiece(page, 'Signal lamp lens', 'coats');
-    await makeReady(page);
-  }
-  await openPiece(page, 'Relief map', 'coats');
-  await makeReady(page);
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await openAt(page, 'Relief map', 'coats', 'ready');
+  await key(page, 'addToAWetSession').click();
   await page.getByLabel('Scale at the bench').selectOption('simulated scale, 0.1 g');
   await page.getByRole('checkbox', { name: /Viaduct painting/ }).check();
   await page.getByLabel('Largest cup').fill('500 ml');
@@ -95,7 +92,6 @@ test.describe('a session on a scale that is followed', () => {
     // Part A a little over: B follows with more.
     await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
     await expect(page.getByText('Put the empty cup on')).toBeVisible();
-    await expectAccessible(page);
     await tare(page);
     const wantedA = await wanted(page);
     await pourTo(page, wantedA + 2);
@@ -138,7 +134,6 @@ test.describe('a session on a scale that is followed', () => {
     await expect(page.getByRole('list', { name: /Order of strokes, Relief map/ })).toContainText(
       'level once more',
     );
-    await expectAccessible(page);
     await pressMain(page, /^Poured: Relief map/);
     await page.getByRole('button', { name: 'Pour out' }).hover();
     await page.mouse.down();
@@ -146,7 +141,6 @@ test.describe('a session on a scale that is followed', () => {
     await page.mouse.up();
     await (await mainButton(page, /Take the cup’s weight: /)).click();
     await expect(page.getByText(/[\d.]+\sg used/)).toBeVisible();
-    await expectAccessible(page);
     await reloadStored(page);
     await expect(page.getByText(/[\d.]+\sg used/)).toBeVisible();
 
@@ -158,12 +152,12 @@ test.describe('a session on a scale that is followed', () => {
       .getByRole('button', { name: 'Relief map: gone over for bubbles by warm air' })
       .click();
     await expect(due).toHaveCount(0);
-    await page.getByRole('button', { name: 'Found something on Relief map' }).click();
+    await key(page, 'foundOnReliefMap').click();
     await page.getByRole('button', { name: 'Hair, lint, dots in a row' }).click();
     await page.getByRole('button', { name: /^middle left of / }).click();
     await expect(page.getByText('Lift it with tweezers or a pick')).toBeVisible();
     await page.getByRole('button', { name: 'Done', exact: true }).click();
-    await page.getByRole('button', { name: 'Found something on Relief map' }).click();
+    await key(page, 'foundOnReliefMap').click();
     await page.getByRole('button', { name: 'Nothing: it looks clean' }).click();
 
     await page.getByRole('button', { name: 'Cover Relief map now' }).click();
@@ -183,10 +177,9 @@ test.describe('a session on a scale that is followed', () => {
     await pressMain(page, /^Poured: Viaduct painting/);
     await pressMain(page, /^Covered/);
     await expect(page.getByRole('heading', { name: /The clocks run/ })).toBeVisible();
-    await expectAccessible(page);
 
-    await page.getByRole('link', { name: 'Today' }).click();
-    await page.getByRole('link', { name: 'Book' }).click();
+    await key(page, 'today').click();
+    await key(page, 'book').click();
     const log = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
     await expect(log.filter({ hasText: 'added A' }).first()).toContainText('simulated scale');
     await expect(log.filter({ hasText: 'weighed A' }).first()).toContainText('simulated scale');
@@ -213,7 +206,7 @@ test.describe('a session on a scale that is followed', () => {
     await expect(page.getByText('The scale is lost')).toBeVisible();
     await expect(page.getByRole('button', { name: /Tare the empty cup/ })).toBeDisabled();
     await expectAccessible(page);
-    await page.getByRole('button', { name: 'Try again' }).click();
+    await key(page, 'tryAgain').click();
     await expect.poll(() => grams(shown(page))).toBeGreaterThan(kept - 1);
     await page.getByRole('button', { name: 'Plug out' }).click();
     // By hand: the field starts empty, and what it showed is only told.
@@ -222,8 +215,8 @@ test.describe('a session on a scale that is followed', () => {
     await expect(page.getByText('○ not read yet')).toBeVisible();
     await holdDown(page, /A is in, not read: hold/);
     await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
-    await page.getByRole('link', { name: 'Today' }).click();
-    await page.getByRole('link', { name: 'Book' }).click();
+    await key(page, 'today').click();
+    await key(page, 'book').click();
     const log = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
     await expect(log.filter({ hasText: 'weighed A' }).first()).toContainText('assumed');
   });
@@ -237,10 +230,10 @@ test('colours are cut one by one, and a session that was forgotten is closed wit
   // The tray’s first two coats are left out: its colours are the first thing to pour.
   await openPiece(page, 'Estuary panel', 'coats');
   await makeReady(page);
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await key(page, 'addToAWetSession').click();
   await startMixing(page);
   for (const part of ['A', 'B']) {
-    await page.getByRole('button', { name: /The scale shows/ }).click();
+    await key(page, 'theScaleShows').click();
     await pressMain(page, new RegExp(`^${part} is in`));
   }
   await pressMain(page, /Start stirring/);
@@ -256,7 +249,7 @@ test('colours are cut one by one, and a session that was forgotten is closed wit
   // Not read: only a hold takes it in.
   await (await mainButton(page, /teal is in, not read: hold/)).click();
   await expect(page.getByRole('heading', { name: 'Colours', exact: true })).toBeVisible();
-  await page.getByRole('button', { name: /The scale shows/ }).click();
+  await key(page, 'theScaleShows').click();
   // Once it is read, its key asks for no hold any more.
   await pressMain(page, /^teal is in(?!, not read)/);
   await expect(page.getByRole('heading', { name: 'Pour', exact: true })).toBeVisible();
@@ -272,17 +265,14 @@ test('colours are cut one by one, and a session that was forgotten is closed wit
 });
 
 test('the bench in a dim room passes axe, and keeps its look over a reload', async ({ page }) => {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'coats');
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
-  await startMixing(page);
+  await openSession(page, 'weighing');
   await page.getByRole('button', { name: 'Dark look' }).click();
   await expect(page.locator('html')).toHaveAttribute('data-look', 'dark');
   await expectAccessible(page);
   await reloadStored(page);
   await expect(page.locator('html')).toHaveAttribute('data-look', 'dark');
   for (const part of ['A', 'B']) {
-    await page.getByRole('button', { name: /The scale shows/ }).click();
+    await key(page, 'theScaleShows').click();
     await expectAccessible(page);
     await pressMain(page, new RegExp(`^${part} is in`));
   }
@@ -292,6 +282,6 @@ test('the bench in a dim room passes axe, and keeps its look over a reload', asy
   await expect(page.getByRole('heading', { name: 'Stop' })).toBeVisible();
   await expectAccessible(page);
   await pressMain(page, /Stop: pour no more/);
-  await page.getByRole('link', { name: 'Today' }).click();
+  await key(page, 'today').click();
   await expect(page.locator('html')).not.toHaveAttribute('data-look', 'dark');
 });

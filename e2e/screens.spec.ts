@@ -1,64 +1,26 @@
+import { key } from './words';
 import {
   expect,
   expectAccessible,
   mainButton,
+  openAt,
   openDemo,
   openPiece,
-  test,
   reloadStored,
+  test,
 } from './bench';
-
-const SCREENS = [
-  '/',
-  '/pieces',
-  '/pieces/new',
-  '/resins',
-  '/resins/demo-millrace',
-  '/resins/new',
-  '/book',
-  '/settings',
-];
-
-// Two halves, so that both run side by side.
-for (const [half, paths] of [
-  ['first', SCREENS.slice(0, 4)],
-  ['second', SCREENS.slice(4)],
-] as const)
-  test(`every place passes axe, ${half} half`, async ({ page }) => {
-    test.slow();
-    await openDemo(page);
-    for (const path of paths)
-      await test.step(path, async () => {
-        if (path !== '/') await page.goto(path);
-        await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-        if (path === '/book') await expect(page.getByText(/of \d+ entries/)).toBeVisible();
-        if (path === '/resins/demo-millrace')
-          await expect(page.locator('.recharts-line').first()).toBeVisible();
-        await expectAccessible(page);
-      });
-  });
-
-test('every stage of a piece passes axe', async ({ page }) => {
-  test.slow();
-  await openDemo(page);
-  for (const stage of ['survey', 'coats', 'cure', 'inspect'])
-    await test.step(stage, async () => {
-      await openPiece(page, 'Relief map', stage);
-      await expectAccessible(page);
-    });
-});
 
 test('back and forward lead through the places that were seen, also over a reload', async ({
   page,
 }) => {
   await openDemo(page);
-  const places = page.getByRole('navigation', { name: 'Places' });
+  const places = key(page, 'places');
   const at = async (name: string, path: string) => {
     await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
     await expect(page).toHaveURL(path);
     await expect(page).toHaveTitle(`${name} · Bilamina`);
   };
-  await places.getByRole('link', { name: 'Pieces' }).click();
+  await key(places, 'pieces').click();
   await at('Pieces', '/pieces');
   await page.getByRole('heading', { level: 2, name: 'Viaduct painting' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Viaduct painting' })).toBeVisible();
@@ -79,7 +41,7 @@ test('back and forward lead through the places that were seen, also over a reloa
   // Back, and on at once: the address is that of the place that is shown.
   await page.evaluate(() => window.history.back());
   await page.waitForFunction(() => window.location.pathname.startsWith('/pieces/'));
-  await places.getByRole('link', { name: 'Book' }).click();
+  await key(places, 'book').click();
   await at('Book', '/book');
 });
 
@@ -97,7 +59,7 @@ test('the wet session by keyboard alone; every step passes axe, targets are larg
   await openDemo(page);
   await page.getByRole('link', { name: /Flood 2, Viaduct painting/ }).focus();
   await page.keyboard.press('Enter');
-  await page.getByRole('link', { name: 'Add to a wet session' }).focus();
+  await key(page, 'addToAWetSession').focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: /gather the coats/ })).toBeVisible();
   await expectAccessible(page);
@@ -142,7 +104,7 @@ test('a piece and its coat by keyboard alone; the surface is a slider', async ({
     await page.keyboard.type(text);
   }
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Plan this coat' }).focus();
+  await key(page, 'planThisCoat').focus();
   await page.keyboard.press('Enter');
   const slider = page.getByRole('slider', { name: 'Thickness of Flood 1' });
   // A panel with open edges levels itself: 1.5 mm.
@@ -166,8 +128,7 @@ test('a piece and its coat by keyboard alone; the surface is a slider', async ({
 });
 
 test('dragging the surface changes the ledger, and the sheet’s limits hold', async ({ page }) => {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'coats');
+  await openAt(page, 'Viaduct painting', 'coats');
   const slider = page.getByRole('slider', { name: /^Thickness of/ });
   const face = page.getByRole('row', { name: /Film on the face/ });
   await expect(face).toContainText(/432\sml/);
@@ -198,7 +159,7 @@ test('messages stand at the field they concern', async ({ page }) => {
   await openDemo(page, '/pieces/new');
   await page.getByLabel('Width', { exact: true }).fill('10 km');
   await page.getByLabel('Height', { exact: true }).fill('12 ml');
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
+  await key(page, 'addToTheBench').click();
   await expect(page.getByLabel('Width', { exact: true })).toHaveAccessibleDescription(
     /Between 1\smm and 10\sm/,
   );
@@ -209,7 +170,7 @@ test('messages stand at the field they concern', async ({ page }) => {
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('10 km');
   await page.goto('/resins/demo-millrace');
   await page.getByLabel('Recoat shuts').fill('6 h');
-  await page.getByRole('button', { name: 'Save the sheet' }).click();
+  await key(page, 'saveTheSheet').click();
   await expect(page.getByLabel('Recoat shuts')).toHaveAccessibleDescription(
     /Too early: not before 9\.0\sh/,
   );
@@ -220,7 +181,7 @@ test('US units change in one place; a colder room moves the windows; corrections
 }) => {
   await openDemo(page, '/settings');
   await page.getByLabel('Units').selectOption('us');
-  await page.getByRole('button', { name: 'Save the settings' }).click();
+  await key(page, 'saveTheSettings').click();
   await expect(page.getByText('✓ Saved')).toBeVisible();
   await openPiece(page, 'Signal-box board', 'cure');
   const recoat = page
@@ -231,7 +192,7 @@ test('US units change in one place; a colder room moves the windows; corrections
   await page.getByRole('button', { name: 'Note it, move every clock' }).click();
   // Read at 61 °F (16.1 °C) and drawn back by the room’s own day: later by the hours that it stays cold.
   await expect(recoat).toContainText(/Wed 0[0-3]:\d\d/);
-  await page.getByRole('link', { name: 'Book' }).click();
+  await key(page, 'book').click();
   await expect(page.getByText(/room 61\.0\s°F/)).toBeVisible();
   await page
     .getByRole('button', { name: /Correct: air noted/ })

@@ -1,3 +1,4 @@
+import { key } from './words';
 import type { Browser, Page } from '@playwright/test';
 import { largeShop } from '../src/test/large/largeShop';
 import {
@@ -6,7 +7,7 @@ import {
   expectAccessible,
   openDemo,
   openPiece,
-  startMixing,
+  openSession,
   test,
   weighIn,
 } from './bench';
@@ -33,7 +34,7 @@ const pick = (page: Page, buffer: Buffer) =>
 async function takeIn(page: Page, bytes: Buffer): Promise<void> {
   await toBook(page);
   await pick(page, bytes);
-  await page.getByRole('dialog').getByRole('button', { name: 'Take it in' }).click();
+  await key(page.getByRole('dialog'), 'takeItIn').click();
   await expect(page.getByText(/^Taken in: \d+ rows? changed/)).toBeVisible();
 }
 const handOver = (page: Page) =>
@@ -44,12 +45,7 @@ test('a wet session begun at the desk is weighed on the tablet, and the desk has
   browser,
   baseURL,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'coats');
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
-  await startMixing(page);
-  await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
-  await expect(page).toHaveURL(/\/wet\/[^n]/);
+  await openSession(page, 'weighing');
   const path = new URL(page.url()).pathname;
   const out = await handOver(page);
 
@@ -66,7 +62,7 @@ test('a wet session begun at the desk is weighed on the tablet, and the desk has
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByText(/batch changed there/)).toBeVisible();
   await expectAccessible(page);
-  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await key(dialog, 'takeItIn').click();
   await expect(page.getByText(/^Taken in: /)).toBeVisible();
   await expect(page.getByText('bundle taken in').first()).toBeVisible();
   await page.goto(path);
@@ -80,9 +76,7 @@ test('what both sides changed is asked about; a bundle that was spoilt changes n
 }) => {
   await openDemo(page);
   await toBook(page);
-  const [whole] = [
-    await downloadedBytes(page, () => page.getByRole('button', { name: 'Back up now' }).click()),
-  ];
+  const [whole] = [await downloadedBytes(page, () => key(page, 'backUpNow').click())];
   const tablet = await otherMachine(browser, baseURL);
   await takeIn(tablet, whole);
 
@@ -95,9 +89,7 @@ test('what both sides changed is asked about; a bundle that was spoilt changes n
   await rename(page, 'Door numerals, desk');
   await rename(tablet, 'Door numerals, tablet');
   await toBook(tablet);
-  const back = await downloadedBytes(tablet, () =>
-    tablet.getByRole('button', { name: 'Back up now' }).click(),
-  );
+  const back = await downloadedBytes(tablet, () => key(tablet, 'backUpNow').click());
   await tablet.context().close();
 
   await toBook(page);
@@ -111,12 +103,9 @@ test('what both sides changed is asked about; a bundle that was spoilt changes n
     .getByRole('group', { name: /Door numerals/ })
     .getByRole('button', { name: 'Take what comes' })
     .click();
-  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await key(dialog, 'takeItIn').click();
   await expect(page.getByText(/^Taken in: /)).toBeVisible();
-  await page
-    .getByRole('navigation', { name: 'Places' })
-    .getByRole('link', { name: 'Pieces' })
-    .click();
+  await key(key(page, 'places'), 'pieces').click();
   await expect(
     page.getByRole('heading', { level: 2, name: 'Door numerals, tablet' }),
   ).toBeVisible();
@@ -144,9 +133,7 @@ test('a large file that is stopped while it is written changes nothing; of a lar
   await page.getByLabel('Shop file').setInputFiles(shopFile(60));
   await expect(page.getByText(/^Imported \d+ rows/)).toBeVisible({ timeout: 30_000 });
   await expect(stopped).toHaveCount(0);
-  const whole = await downloadedBytes(page, () =>
-    page.getByRole('button', { name: 'Back up now' }).click(),
-  );
+  const whole = await downloadedBytes(page, () => key(page, 'backUpNow').click());
   const tablet = await otherMachine(browser, baseURL);
   await toBook(tablet);
   await pick(tablet, whole);
@@ -158,7 +145,7 @@ test('a large file that is stopped while it is written changes nothing; of a lar
   await expect(told.getByRole('listitem')).toHaveCount(40 + left);
   await expect(told).toBeFocused();
   expect(left).toBeGreaterThanOrEqual(20);
-  await tablet.getByRole('dialog').getByRole('button', { name: 'Take it in' }).click();
+  await key(tablet.getByRole('dialog'), 'takeItIn').click();
   await expect(tablet.getByText(/^Taken in: \d+ rows changed/)).toBeVisible({ timeout: 30_000 });
   await tablet.context().close();
 });

@@ -1,9 +1,11 @@
+import { key } from './words';
 import { XMLParser } from 'fast-xml-parser';
 import {
   downloaded,
   downloadedBytes,
   expect,
   expectAccessible,
+  openAt,
   openDemo,
   openPiece,
   pdfWords,
@@ -13,8 +15,7 @@ import {
 test('section and map leave as SVG and PNG that need no page, the coat plan as PDF', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Serving board', 'coats');
+  await openAt(page, 'Serving board', 'coats');
   const papers = page.getByRole('region', { name: 'To take along' });
   for (const name of ['Section', 'From above']) {
     const group = papers.getByRole('group', { name });
@@ -119,16 +120,13 @@ test('any piece is a template: its coats are planned again under another name', 
   await like.getByLabel('It is called').fill('Second board');
   await like.getByRole('button', { name: 'Add it with its coats' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Second board' })).toBeVisible();
-  await expect(
-    page.getByRole('navigation', { name: 'Stages of the piece' }).getByText('0 of 2'),
-  ).toBeVisible();
+  await expect(key(page, 'stagesOfThePiece').getByText('0 of 2')).toBeVisible();
 });
 
 test('a word is told where it stands, and an opened number says it plainly first', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'cure');
+  await openAt(page, 'Viaduct painting', 'cure');
   await page.getByRole('button', { name: 'What is meant by recoat window?' }).first().click();
   await expect(page.getByRole('dialog', { name: 'recoat window' })).toContainText(/sand/);
   await expectAccessible(page);

@@ -1,5 +1,6 @@
+import { key } from './words';
 import { shoreFile } from '../src/demo/test/scenes';
-import { expect, expectAccessible, openDemo, openPiece, test } from './bench';
+import { expect, expectAccessible, openAt, openDemo, test } from './bench';
 
 test.use({ viewport: { width: 1280, height: 800 } });
 
@@ -44,16 +45,16 @@ test('a photo is traced end to end: marks by mouse and keys, cancelled, found, u
   await drag(/^Mark inside/, inside);
   await dialog.getByRole('button', { name: 'Add a “part” mark' }).click();
   await drag(/^Mark on a part/, shore);
-  await dialog.getByRole('button', { name: /Find the edge/ }).click();
+  await key(dialog, 'findTheEdge').click();
   await expect(dialog.getByText(/corner marks are crossed/)).toBeVisible();
   await drag(/^Corner mark 1/, [corners[0][0] - 3, corners[0][1]]);
   await drag(/^Corner mark 3/, corners[2]);
   await drag(/^Corner mark 1/, [corners[0][0] - 3, corners[0][1]]);
   for (let i = 0; i < 3; i += 1) await page.keyboard.press('ArrowRight');
-  await dialog.getByRole('button', { name: /Find the edge/ }).click();
+  await key(dialog, 'findTheEdge').click();
   await dialog.getByRole('button', { name: 'Cancel' }).click();
-  await expect(dialog.getByRole('button', { name: /Find the edge/ })).toBeVisible();
-  await dialog.getByRole('button', { name: /Find the edge/ }).click();
+  await expect(key(dialog, 'findTheEdge')).toBeVisible();
+  await key(dialog, 'findTheEdge').click();
   const found = dialog.getByRole('button', { name: /Area traced from the photo/ });
   await expect(found).toBeVisible({ timeout: 25_000 });
   const cm2 = Number.parseFloat((await found.innerText()).replace(/[^\d.]/g, ''));
@@ -64,12 +65,11 @@ test('a photo is traced end to end: marks by mouse and keys, cancelled, found, u
   // The part with a colour of its own is a place of the face.
   const places = page.getByRole('region', { name: 'Places' });
   await expect(places.getByRole('button', { name: 'Face 2' })).toBeVisible();
-  const area = page.getByRole('button', { name: /Area of one face/ });
+  const area = key(page, 'areaOfOneFace');
   await expect(area).toHaveText(new RegExp(`${Math.floor(cm2)}|${Math.ceil(cm2)}`));
-  await page.getByRole('button', { name: 'Add to the bench' }).click();
-  await page.getByRole('button', { name: 'Plan this coat' }).click();
-  await page
-    .getByRole('navigation', { name: 'Stages of the piece' })
+  await key(page, 'addToTheBench').click();
+  await key(page, 'planThisCoat').click();
+  await key(page, 'stagesOfThePiece')
     .getByRole('link', { name: /survey/i })
     .click();
   // The straightened photo lies under the plan, from the shop's own data.
@@ -78,11 +78,10 @@ test('a photo is traced end to end: marks by mouse and keys, cancelled, found, u
 });
 
 test('the demo’s traced piece shows its photo, and says how sure its area is', async ({ page }) => {
-  await openDemo(page);
-  await openPiece(page, 'Signal lamp lens', 'survey');
+  await openAt(page, 'Signal lamp lens', 'survey');
   await expect(page.locator('svg[aria-label="Plan of Signal lamp lens"] image')).toHaveCount(1);
   await expect(page.getByText('± 1.2 %')).toBeVisible();
-  await page.getByRole('button', { name: /Area of one face/ }).click();
+  await key(page, 'areaOfOneFace').click();
   await expect(page.getByText(/straightened by a homography/)).toBeVisible();
 });
 
@@ -107,6 +106,6 @@ test('on a touch screen of 1024 × 768 the plan is drawn by tapping', async ({
     [120, 330],
   ] as const)
     await page.touchscreen.tap(box.x + x, box.y + y);
-  await expect(page.getByRole('button', { name: /Area of one face/ })).toBeVisible();
+  await expect(key(page, 'areaOfOneFace')).toBeVisible();
   await context.close();
 });

@@ -1,3 +1,4 @@
+import { key } from './words';
 import type { Page } from '@playwright/test';
 import { expect, openDemo, openPiece, test } from './bench';
 
@@ -38,7 +39,7 @@ test('who works in US units meets no metric leftover and no raw conversion', asy
   await openDemo(page, '/settings');
   await page.getByLabel('Units').selectOption('us');
   await page.getByLabel('The scale shows').selectOption('oz');
-  await page.getByRole('button', { name: 'Save the settings' }).click();
+  await key(page, 'saveTheSettings').click();
   await expect(page.getByText('✓ Saved')).toBeVisible();
   await openPiece(page, 'Viaduct painting', 'coats');
   const piece = new URL(page.url()).pathname.replace(/coats$/, '');

@@ -1,21 +1,9 @@
-import {
-  expect,
-  openDemo,
-  openPiece,
-  pressMain,
-  reloadStored,
-  startMixing,
-  test,
-  weighIn,
-} from './bench';
+import { expect, openSession, pressMain, reloadStored, test, weighIn } from './bench';
 
 test('alarms of a day: each is told once, in order, and five reloads neither lose nor repeat one', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'coats');
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
-  await startMixing(page);
+  await openSession(page, 'weighing');
   await weighIn(page, 'A');
   await weighIn(page, 'B');
   await pressMain(page, /Start stirring/);

@@ -1,8 +1,8 @@
+import { key } from './words';
 import {
   expect,
-  expectAccessible,
-  mixStirred,
   makeReady,
+  mixStirred,
   openDemo,
   openPiece,
   openStage,
@@ -26,7 +26,7 @@ test('a line waits its turn: faces first, drawn once it stays, and the log says 
   await makeReady(page);
   await openPiece(page, 'Dining-car serving board', 'coats');
   await openStage(page, 'coats');
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await key(page, 'addToAWetSession').click();
   await page.getByRole('checkbox', { name: /Relief map/ }).check();
   await mixStirred(page);
   await expect(page.getByRole('heading', { name: 'Pour', exact: true })).toBeVisible();
@@ -42,15 +42,14 @@ test('a line waits its turn: faces first, drawn once it stays, and the log says 
   await expect(
     page.getByRole('list', { name: /Order of strokes, Dining-car serving board/ }),
   ).toBeVisible();
-  await expectAccessible(page);
   await page.clock.fastForward('36:15');
   await expect(page.getByText('draw it now')).toBeVisible();
   await pressMain(page, /^Poured: Dining-car serving board/);
   await pressMain(page, /^Covered: (?!Dining-car)/);
   await pressMain(page, /^Covered: Dining-car serving board/);
   await expect(page.getByRole('heading', { name: /The clocks run/ })).toBeVisible();
-  await page.getByRole('link', { name: 'Today' }).click();
-  await page.getByRole('link', { name: 'Book' }).click();
+  await key(page, 'today').click();
+  await key(page, 'book').click();
   const poured = page
     .getByRole('region', { name: 'Log' })
     .getByRole('listitem')

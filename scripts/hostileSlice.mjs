@@ -1,4 +1,4 @@
-// A thousand of the inputs of `npm run hostile`, others each day: how many kinds held. Part of `npm test`.
+// A thousand of the inputs of `npm run hostile`, the same each time: how many kinds held. Part of `npm test`.
 import { writeFileSync } from 'node:fs';
 import process from 'node:process';
 import { loadTs } from './lib/loadTs.mjs';
@@ -6,9 +6,11 @@ import { loadTs } from './lib/loadTs.mjs';
 // React warns in development and is slower there.
 process.env.NODE_ENV = 'production';
 const { HOSTILE_LIMITS, runHostile } = await loadTs('src/test/hostile/run.ts');
-// Nothing is timed in the tests: lint and unit tests run beside it.
+// Nothing is timed in the tests: lint runs beside it.
 const limitMs = 10 * HOSTILE_LIMITS.ms;
-const rows = await runHostile(1000, Math.floor(Date.now() / 86_400_000), limitMs);
+/** Any will do, if it stays: what fails here failed for whoever changed it last. */
+const SEED = 20_602;
+const rows = await runHostile(1000, SEED, limitMs);
 for (const { what, wrong } of rows) for (const w of wrong) console.log(`${what} ${w}`);
 const failed = rows.filter((r) => r.wrong.length > 0).length;
 writeFileSync(

@@ -8,7 +8,7 @@ const FILE = 'docs/bench.json';
  */
 export function writeFigures(bench, rows) {
   const known = existsSync(FILE) ? JSON.parse(readFileSync(FILE, 'utf8')) : [];
-  const others = ['faults', 'hostile'];
+  const others = ['faults', 'hostile', 'gate'];
   const own = (row) =>
     bench === null
       ? !others.some((o) => row.name.startsWith(`${o}: `))

@@ -13,7 +13,10 @@ import {
 } from '@stryker-mutator/api/test-runner';
 import { build } from 'esbuild';
 import { expect } from 'expect';
+import { ModuleMocker } from 'jest-mock';
+import { isDrawn } from './drawn.mjs';
 
+const mocks = new ModuleMocker(globalThis);
 const require = createRequire(import.meta.url);
 /** Where a change is switched on and what runs is counted: code that was made ready for changes looks here. */
 const changes = (globalThis.__stryker__ ??= {});
@@ -44,6 +47,8 @@ async function bundled(files) {
   });
 }
 
+const jest = { requireActual: require, fn: (how) => mocks.fn(how), setTimeout: () => undefined };
+
 /** Fills `%s`, `%#` and the like of a name as far as needed to tell cases apart. */
 const named = (name, row, i) => `${name} ${i} ${String(Array.isArray(row) ? row[0] : row)}`;
 
@@ -70,7 +75,7 @@ function testsOf({ name, run }) {
       describe(named(title, row, i), () => body(...(Array.isArray(row) ? row : [row]))),
     );
   const module = { exports: {} };
-  run(require, module, module.exports, describe, it, it, expect, { requireActual: require });
+  run(require, module, module.exports, describe, it, it, expect, jest);
   return tests;
 }
 
@@ -83,6 +88,9 @@ const TOOK = '.near-times.json';
  */
 const LONGEST_MS = Number(process.env.LONGEST_MS ?? 5000);
 
+/** Folders whose tests are asked. */
+const TESTS = (process.env.TESTS ?? path.join('src', 'core')).split(',');
+
 class NearRunner {
   took = {};
 
@@ -91,10 +99,11 @@ class NearRunner {
   }
 
   async init() {
-    const root = path.join('src', 'core', process.env.FOLDER ?? '');
-    const files = readdirSync(root, { recursive: true })
-      .filter((file) => file.endsWith('.test.ts'))
-      .map((file) => path.join(root, file));
+    const files = TESTS.flatMap((root) =>
+      readdirSync(root, { recursive: true })
+        .filter((file) => file.endsWith('.test.ts'))
+        .map((file) => path.join(root, file)),
+    );
     this.files = await bundled(files);
   }
 
@@ -153,6 +162,8 @@ class NearRunner {
   }
 
   async mutantRun({ activeMutant, testFilter, disableBail, hitLimit }) {
+    // Not drawn: nobody is asked, and the score does not count it.
+    if (!isDrawn(activeMutant)) return toMutantRunResult({ status: 'complete', tests: [] }, false);
     this.took = JSON.parse(readFileSync(TOOK, 'utf8'));
     Object.assign(changes, {
       activeMutant: activeMutant.id,
