@@ -1,0 +1,313 @@
+import { dewPoint } from '@/core/climate';
+import { NO_HISTORY } from '@/core/inspect';
+import { workingTime } from '@/core/resin';
+import { TEST_SHEET } from '@/core/resin/test/sheet';
+import { asId, type Coat, type Layer, type Swatch } from '@/records';
+import { historyOf } from './history';
+import type { Shop } from './shop';
+import {
+  aBatch,
+  aCoat,
+  acts,
+  aFace,
+  at,
+  aTask,
+  benchShop,
+  entry,
+  HOUR,
+  read,
+  type Told,
+  usualActs,
+} from './test/bench';
+import { plainPiece, plainResin } from './test/rows';
+
+const FOUND = at(26 * 60);
+const of = (shop: Shop, coat = shop.coats.at(-1), started = entry()) =>
+  historyOf(shop, coat as Coat, FOUND, started);
+/** The history of a batch with other acts. */
+const mixed = (...told: Told[]) =>
+  of(benchShop({ batches: [aBatch('batch', ['flood'], { events: acts(...told) })] }));
+const WORKING_S = workingTime(TEST_SHEET, 0.43, 295.15);
+
+describe('what was noted of the mix', () => {
+  it('weighed, stirred, rested and poured as the sheet has it', () => {
+    expect(of(benchShop())).toMatchObject({
+      ...{ ratioRead: true, stirredS: 180, stirAtLeastS: 120, changedCup: false },
+      ...{
+        restedS: 240,
+        rounds: 0,
+        torchPasses: 0,
+        heatPasses: 0,
+        lastHeat: null,
+        ranShort: false,
+      },
+      ...{ mixedAtK: null, pastDate: null, colourLoad: null, contrast: null, openS: 1200 },
+    });
+    // 1 : 1 by volume of 1.15 and 1.00 g/ml: 0.2 / 0.23 is right.
+    expect(of(benchShop()).ratioError).toBeCloseTo(0, 12);
+    // 430 g where the sheet speaks of 100; poured eight minutes after the parts met.
+    expect(of(benchShop()).cupLoad).toBeCloseTo(4.3, 12);
+    expect(of(benchShop()).pouredAt).toBeCloseTo(480 / WORKING_S, 9);
+  });
+  it('B a twentieth too much; A that nobody read', () => {
+    const usual = usualActs();
+    const off = mixed(
+      [0, { is: 'weighed A', kg: 0.23, by: 'assumed' }],
+      [2, { is: 'mixed', kg: 0.21, by: 'by the scale' }],
+    );
+    expect(off.ratioError).toBeCloseTo(0.05, 12);
+    expect(off.ratioRead).toBe(false);
+    // Not stirred, not poured by its acts: the coat itself tells when.
+    expect(off).toMatchObject({ stirredS: null, changedCup: null, restedS: null });
+    expect(mixed(usual[0])).toMatchObject({ ratioError: null, ratioRead: null, cupLoad: null });
+  });
+  it('a pause is no stirring; another cup, rounds with and without heat, a mix that did not reach', () => {
+    const [a, b, start, stirred, poured, covered] = usualActs();
+    const told = mixed(
+      ...[a, b, start],
+      ...([
+        [4, { is: 'stir paused' }],
+        [4.5, { is: 'stir resumed' }],
+        [5, { is: 'changed cup' }],
+      ] as const),
+      ...[stirred, poured],
+      ...([
+        [11, { is: 'ran short', coatId: 'flood', share: 0.25 }],
+        [15, { is: 'bubble round', coatId: 'flood', by: 'torch' }],
+        [20, { is: 'bubble round', coatId: 'flood', by: 'warm air' }],
+        [25, { is: 'bubble round', coatId: 'flood', by: 'pick' }],
+      ] as const),
+      covered,
+      [70, { is: 'bubble round', coatId: 'flood', by: 'pick' }],
+      [71, { is: 'bubble round', coatId: 'flood', by: 'pick' }],
+    );
+    expect(told).toMatchObject({ stirredS: 150, changedCup: true, ranShort: true });
+    // The first hour ends at 70 min.
+    expect(told).toMatchObject({ rounds: 4, torchPasses: 1, heatPasses: 2 });
+    expect(told.lastHeat).toBeCloseTo((18 * 60) / WORKING_S, 9);
+  });
+  it('bottles past their date, colours over what the resin bears, the palest trial', () => {
+    const lot = { id: asId<'lot'>('lot'), resinId: asId<'resin'>('resin'), name: 'L' };
+    const swatch = (
+      id: string,
+      share: number,
+      seen: readonly (readonly [number, number])[],
+    ): Swatch => ({
+      ...{ id: asId(id), resinId: asId('resin'), name: id, alcoholDrops: 0, siliconeDrops: 0 },
+      ...{ white: false, remark: '', parts: [{ name: 'ink', form: 'liquid', share }] },
+      trials: [
+        ...seen.map(([overBlack, overWhite], i) => ({
+          ...{ atMs: i, resinId: asId<'resin'>('resin'), lotId: null, filmM: null, remark: '' },
+          seen: { overBlack, overWhite },
+        })),
+        ...[{ atMs: 9, resinId: asId<'resin'>('resin'), lotId: null, filmM: null, remark: '' }].map(
+          (t) => ({ ...t, seen: null }),
+        ),
+      ],
+    });
+    const colours = ['teal', 'rust', 'plain'].map((name) => ({
+      ...{ name, share: 0.2 },
+      swatchId: name === 'plain' ? null : asId<'swatch'>(name),
+    }));
+    const shop = benchShop({
+      lots: [
+        ...[{ ...lot, openedMs: null, bestBeforeMs: at(1), fullAKg: null, fullBKg: null }].map(
+          (l) => ({ ...l, emptyMs: null }),
+        ),
+      ],
+      batches: [aBatch('batch', ['flood'], { lotId: asId('lot') })],
+      swatches: [
+        swatch('teal', 0.05, [[0.1, 0.9]]),
+        swatch('rust', 0.15, [
+          [0.9, 0.9],
+          [0.4, 0.8],
+        ]),
+      ],
+      coats: [aCoat('flood', 1, { colours })],
+    });
+    const told = of(shop);
+    expect(told.pastDate).toBe(true);
+    // 15 % of liquid where a tenth is usual; 0.1 / 0.9 is paler than the newest of rust, 0.4 / 0.8.
+    expect(told.colourLoad).toBeCloseTo(1.5, 12);
+    expect(told.contrast).toBeCloseTo(1 / 9, 12);
+    const fresh = shop.lots.map((l) => ({ ...l, bestBeforeMs: at(2) }));
+    expect(of({ ...shop, lots: fresh }).pastDate).toBe(false);
+  });
+});
+
+describe('what the room was like', () => {
+  it('as it was read: at the mix, the coldest of twelve hours, the dampest while it flowed', () => {
+    const told = of(
+      benchShop(
+        {},
+        read(-60, 21),
+        read(9, 20, 0.6),
+        read(60, 19, 0.7),
+        read(11 * 60, 15, 0.9),
+        read(13 * 60, 10),
+      ),
+    );
+    expect(told.mixedAtK).toBeCloseTo(294.15, 9);
+    // The last reading comes after the twelve hours.
+    expect(told.coldestK).toBeCloseTo(288.15, 9);
+    expect(told.humidity).toBeCloseTo(0.7, 12);
+    const margin = (celsius: number, humidity: number) => {
+      const temperatureK = celsius + 273.15;
+      return temperatureK - dewPoint({ temperatureK, humidity });
+    };
+    expect(told.dewMarginK).toBeCloseTo(margin(19, 0.7), 9);
+  });
+  it('a surface that is colder than the air decides; one read an hour off does not', () => {
+    const beside = (minutes: number) =>
+      of(benchShop({}, read(0, 22, 0.5), read(minutes, 22, 0.5, 14))).dewMarginK ?? NaN;
+    const dew = dewPoint({ temperatureK: 295.15, humidity: 0.5 });
+    expect(beside(69)).toBeCloseTo(287.15 - dew, 6);
+    expect(beside(70)).toBeCloseTo(295.15 - dew, 6);
+  });
+  it('nobody read it before the pour: nothing is told', () => {
+    const told = of(benchShop({}, read(11, 12)));
+    expect(told).toMatchObject({
+      coldestK: null,
+      humidity: null,
+      dewMarginK: null,
+      mixedAtK: null,
+    });
+  });
+});
+
+describe('how it was made ready', () => {
+  const prepared = (change: Partial<Shop>, started = entry()) =>
+    of(benchShop(change), undefined, started);
+  it('a step counts when it was done before the pour; left out it is not done; nobody said: unknown', () => {
+    expect(prepared({})).toMatchObject({ wiped: null, dusted: null, masked: null });
+    expect(prepared({ tasks: [aTask('wipe')] }).wiped).toBe(true);
+    expect(prepared({ tasks: [aTask('wipe', { doneMs: at(10) })] }).wiped).toBe(true);
+    expect(prepared({ tasks: [aTask('wipe', { doneMs: at(11) })] }).wiped).toBe(false);
+    expect(prepared({ tasks: [aTask('lint', { state: 'waived' })] }).dusted).toBe(false);
+    // Of another coat.
+    const other = { coatId: 'seal', key: 'wipe:seal' };
+    expect(prepared({ tasks: [aTask('wipe', other)] }).wiped).toBeNull();
+    expect(prepared({ tasks: [aTask('wipe', { ...other, key: 'wipe:flood' })] }).wiped).toBe(true);
+  });
+  it('open pores: porous and not sealed, where no coat lies below', () => {
+    const areas = [aFace({ porosity: 'porous' })];
+    expect(prepared({ areas }).openPores).toBe(true);
+    expect(prepared({}).openPores).toBe(false);
+    expect(prepared({ areas, tasks: [aTask('seal', { scope: ['face'] })] }).openPores).toBe(false);
+    expect(prepared({ areas, tasks: [aTask('seal', { scope: ['back'] })] }).openPores).toBe(true);
+    expect(prepared({ areas, coats: [aCoat('flood', 1, { kind: 'seal' })] }).openPores).toBe(false);
+  });
+  it('films, proud relief, slope, open edges', () => {
+    const told = prepared({
+      pieces: [
+        plainPiece('piece', {
+          level: { tilt: { alongX: 0.003, alongY: 0.004 }, by: 'typed', readMs: 0, props: [] },
+        }),
+      ],
+      areas: [aFace({ relief: [{ kind: 'paste', greatestM: 3e-3, meanM: 1e-3, share: 0.2 }] })],
+      coats: [aCoat('flood', 1, { staysM: [1.7e-3] })],
+    });
+    expect(told.filmM).toBeCloseTo(1.7e-3, 12);
+    expect(told.proudM).toBeCloseTo(1.3e-3, 12);
+    expect(told.slope).toBeCloseTo(5e-3, 12);
+    expect(told.openEdges).toBe(true);
+    expect(prepared({})).toMatchObject({ proudM: null, slope: null, siliconeBelow: null });
+    const walled = aFace();
+    const edges = walled.edges.map((e) => ({ ...e, kind: 'tape wall' as const }));
+    expect(prepared({ areas: [{ ...walled, edges }] }).openEdges).toBe(false);
+  });
+  it('gloves as they were said to be at hand', () => {
+    const said = (figures: Record<string, string>) => prepared({}, entry({ figures })).gloves;
+    expect(said({})).toBeNull();
+    expect(said({ atHand: 'gloves, covers', notAtHand: '' })).toBe(true);
+    expect(said({ atHand: 'covers', notAtHand: 'Gloves' })).toBe(false);
+  });
+  it('gloss over ink, by the school of the piece before that of the shop', () => {
+    const inked = (spray: 'matte' | 'gloss', tasks = [aTask('fix art')]) =>
+      prepared({
+        tasks,
+        pieces: [plainPiece('piece', { prep: { spray } })],
+        areas: [aFace({ surface: { kind: 'ink', resin: null, ageDays: null, sanded: false } })],
+      }).glossOnInk;
+    expect(inked('gloss')).toBe(true);
+    expect(inked('matte')).toBe(false);
+    expect(inked('gloss', [])).toBeNull();
+    expect(prepared({ tasks: [aTask('fix art')] }).glossOnInk).toBeNull();
+  });
+  it('a layer below that was not dry at the pour', () => {
+    const layer = (dryMs: number | null, over: string | null = null): Layer => ({
+      ...{ id: asId('layer'), pieceId: asId('piece'), areaIds: [asId('face')], kind: 'paint' },
+      ...{ name: 'Ground', over: over === null ? null : asId(over), turn: 0, greatestM: 1e-4 },
+      ...{ meanM: 1e-4, share: 1, labelS: 3600, state: { at: 'laid', laidMs: at(-60), dryMs } },
+    });
+    const wet = (...layers: Layer[]) => prepared({ layers }).layerWet;
+    expect(wet()).toBeNull();
+    expect(wet(layer(at(10)))).toBe(false);
+    expect(wet(layer(at(11)))).toBe(true);
+    expect(wet(layer(at(11), 'flood'))).toBeNull();
+  });
+});
+
+describe('what it found of the coat below', () => {
+  /** A coat below that was mixed so many hours before the flood was poured. */
+  const over = (hours: number, change: Partial<Shop> = {}, seal: Partial<Coat> = {}) => {
+    const seenMs = at(10) - hours * HOUR;
+    const below = aCoat('seal', 1, { mixedMs: seenMs, pouredMs: seenMs, batchId: null, ...seal });
+    return of(benchShop({ coats: [below, aCoat('flood', 2)], ...change }));
+  };
+  // The sheet at its own 22 °C: recoat opens after 9 h and shuts after 14 h.
+  it.each([
+    [8.9, 'too soon'],
+    [9.1, 'open'],
+    [13.9, 'open'],
+    [14.1, 'shut'],
+  ] as const)('%f h after it: %s', (hours, ground) => {
+    expect(over(hours).ground).toBe(ground);
+  });
+  it('sanded, whatever the hour; bare ground; another place is not below', () => {
+    expect(over(30, { tasks: [aTask('tooth')] }).ground).toBe('sanded');
+    expect(over(30, { tasks: [aTask('tooth', { state: 'waived' })] }).ground).toBe('shut');
+    expect(of(benchShop()).ground).toBe('none');
+    expect(over(30, {}, { areaIds: [asId('back')] }).ground).toBe('none');
+    expect(over(30, {}, { pouredMs: null }).ground).toBe('none');
+  });
+  it('its silicone is told, its film counts under relief, its porous ground does not', () => {
+    expect(over(10, {}, { silicone: true }).siliconeBelow).toBe(true);
+    expect(over(10).siliconeBelow).toBe(false);
+    const areas = [
+      aFace({
+        porosity: 'porous',
+        relief: [{ kind: 'paste', greatestM: 5e-3, meanM: 1e-3, share: 0.2 }],
+      }),
+    ];
+    const told = over(10, { areas }, { staysM: [1e-3] });
+    expect(told.openPores).toBe(false);
+    expect(told.proudM).toBeCloseTo(2e-3, 12);
+  });
+});
+
+describe('a later look', () => {
+  it('by the clock of the coat: against the time to handle; a mask against its limit', () => {
+    const tasks = [aTask('mask'), aTask('unmask', { doneMs: at(2) + 6 * HOUR })];
+    const told = of(benchShop({ tasks }));
+    // Ripe hours are hours at 22 °C: 26 h less two minutes against 18 h.
+    expect(told.lookedAt).toBeCloseTo((26 * 60 - 2) / (18 * 60), 6);
+    // Off 5 h 52 min after the pour; the limit of 12 h counts from the mix, 8 min before it.
+    expect(told.maskAge).toBeCloseTo((6 * 60 - 8) / (12 * 60 - 8), 6);
+    expect(of(benchShop({ tasks: [aTask('mask')] })).maskAge).toBeGreaterThan(2);
+    expect(of(benchShop()).maskAge).toBeNull();
+  });
+  it('the limits come from its sheet and what its maker declares', () => {
+    expect(of(benchShop())).toMatchObject({ curesFromK: 288.15, closesFromM: 0.5e-3 });
+    const declared = { ...plainResin('resin').declared, curesK: { min: 285.15, max: 300 } };
+    expect(of(benchShop({ resins: [plainResin('resin', { declared })] })).curesFromK).toBe(285.15);
+  });
+  it('of what is not poured, or whose resin is gone, nothing is known', () => {
+    expect(of(benchShop({ coats: [aCoat('flood', 1, { pouredMs: null })] }))).toBe(NO_HISTORY);
+    expect(of(benchShop({ resins: [] }))).toBe(NO_HISTORY);
+  });
+  it('without its batch only what coat and preparation tell', () => {
+    const told = of(benchShop({ batches: [], tasks: [aTask('wipe')] }));
+    expect(told).toMatchObject({ ratioError: null, stirredS: null, wiped: true, openS: 1200 });
+  });
+});
