@@ -81,7 +81,8 @@ function keptShop(name: ShopName): KeptShop {
 /** Where a piece of a shop is worked on at one of its stages. */
 export function placeOf(shop: ShopName, piece: string, stage: string): string {
   const pieces = keptShop(shop).stores.find(({ name }) => name === 'pieces')?.rows ?? [];
-  const found = pieces.find((row) => String(row['name']).includes(piece));
+  const wanted = piece.toLowerCase();
+  const found = pieces.find((row) => String(row['name']).toLowerCase().includes(wanted));
   if (!found) throw new Error(`no piece “${piece}” in the shop “${shop}”`);
   return `/pieces/${String(found['id'])}/${stage}`;
 }

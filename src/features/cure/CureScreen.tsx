@@ -41,7 +41,10 @@ function Windows({ view, nowMs }: { view: CoatView; nowMs: number }) {
           )}
           quantity="duration"
         >
-          <Figure fontWeight="600">{clockText(at, nowMs)}</Figure>
+          {/* A date and a time stand side by side on a phone as well. */}
+          <Figure fontWeight="600" fontSize={{ base: 'sm', sm: 'md' }}>
+            {clockText(at, nowMs)}
+          </Figure>
         </Explained>{' '}
         <Figure fontSize="xs" color="ink2">
           ± {spanText(sigma)}
@@ -68,11 +71,17 @@ function Windows({ view, nowMs }: { view: CoatView; nowMs: number }) {
             borderColor="line"
             bg={row.status === 'open' ? 'verdigrisPale' : undefined}
           >
-            <chakra.th scope="row" textAlign="left" py="2" pe="3" fontWeight="600">
+            <chakra.th
+              scope="row"
+              textAlign="left"
+              py="2"
+              pe={{ base: '1', sm: '3' }}
+              fontWeight="600"
+            >
               {row.title}
             </chakra.th>
-            <chakra.td pe="3">{time(row, 'opens')}</chakra.td>
-            <chakra.td pe="3">{time(row, 'closes')}</chakra.td>
+            <chakra.td pe={{ base: '1', sm: '3' }}>{time(row, 'opens')}</chakra.td>
+            <chakra.td pe={{ base: '1', sm: '3' }}>{time(row, 'closes')}</chakra.td>
             <chakra.td
               color={row.status === 'shut' ? 'oxide' : 'ink'}
               fontWeight={row.status === 'open' ? '600' : '400'}
