@@ -11,11 +11,8 @@ import type { ActionContext } from '../write';
 
 let serial = 0;
 
-/** A fresh database for one test. */
-export function freshDb(): ShopDb {
-  serial += 1;
-  return createDb(`shop-${serial}`);
-}
+/** A fresh database for one test; no other in the same process has its name. */
+export const freshDb = (): ShopDb => createDb(`shop-${crypto.randomUUID()}`);
 
 /** When the clock of a test starts. */
 export const T0 = Date.UTC(2026, 0, 1);
