@@ -2,7 +2,7 @@ import { asId, type Coat, type LogEntry } from '@/records';
 import { ledgerOf, viewPiece } from './coatView';
 import { askedAtFinish, billOf, careOf, coatRecords, leavingOf, looksIn, STEP_S } from './finish';
 import type { Shop } from './shop';
-import { aBatch, aCoat, aFace, at, aTask, benchShop, entry, HOUR, read } from './test/bench';
+import { aBatch, aCoat, acts, aFace, at, aTask, benchShop, entry, HOUR, read } from './test/bench';
 import { plainPiece, plainResin } from './test/rows';
 
 /** Ten days on, in a room at the sheet's own 22 °C. */
@@ -133,6 +133,30 @@ describe('what is asked at the end', () => {
     const edges = walled.edges.map((e) => ({ ...e, kind: 'tape wall' as const }));
     const areas = [{ ...walled, edges }];
     expect(asked({ areas, tasks: masks })).not.toEqual(asked({ areas }));
+  });
+  it('bare wood is oiled where some of it stays bare, as an area or as a part of its outline', () => {
+    const oiled = (areas: Shop['areas'], support: 'bare wood' | 'tile' = 'bare wood') =>
+      asked({ areas, pieces: [plainPiece('piece', { support })] }).some(
+        (a) => a.step === 'bare wood oiled',
+      );
+    const bare = aFace({ id: asId('handle'), bare: true });
+    expect(oiled([aFace(), bare])).toBe(true);
+    expect(oiled([aFace()])).toBe(false);
+    expect(oiled([aFace(), bare], 'tile')).toBe(false);
+    const hole = { kind: 'disc', diameterM: 0.02 } as const;
+    const shape = {
+      kind: 'outline',
+      outer: [],
+      keepBare: [hole],
+    } as unknown as Shop['areas'][0]['shape'];
+    expect(
+      oiled([aFace(), aFace({ id: asId('lid'), pieceId: asId('piece'), shape, kind: 'back' })]),
+    ).toBe(true);
+  });
+  it('a batch of which only A was weighed has no mass yet', () => {
+    const events = acts([0, { is: 'weighed A', kg: 0.2, by: 'read' }]);
+    const shop = benchShop({ batches: [aBatch('batch', ['flood'], { events })] }, room);
+    expect(coatRecords(shop, viewOf(shop))[0]?.mixKg).toBeNull();
   });
   it('what keeps it here is that of this piece alone', () => {
     const shop = benchShop(

@@ -248,6 +248,53 @@ describe('how it was made ready', () => {
   });
 });
 
+describe('what is told to the instant', () => {
+  it('a reading at the very pour is of the pour', () => {
+    expect(of(benchShop({}, read(10, 17))).coldestK).toBeCloseTo(290.15, 9);
+    expect(of(benchShop({}, read(10.1, 17))).coldestK).toBeNull();
+  });
+  it('films of other places do not lie below', () => {
+    const areas = [
+      aFace({ relief: [{ kind: 'paste', greatestM: 5e-3, meanM: 1e-3, share: 0.2 }] }),
+      aFace({ id: asId('lid') }),
+    ];
+    const other = aCoat('other', 1, { areaIds: [asId('lid')] });
+    const over = aCoat('over', 3, { batchId: null });
+    const shop = benchShop({ areas, coats: [other, aCoat('flood', 2), over] });
+    // 5 mm of relief, 2 mm of its own film.
+    expect(of(shop, shop.coats[1]).proudM).toBeCloseTo(3e-3, 12);
+  });
+  it('a layer that nobody found dry, one that came with the piece, one that is only planned', () => {
+    const layer = (state: Layer['state']): Layer => ({
+      ...{ id: asId('layer'), pieceId: asId('piece'), areaIds: [asId('face')], kind: 'paint' },
+      ...{ name: 'Ground', over: null, turn: 0, greatestM: 1e-4, meanM: 1e-4, share: 1 },
+      ...{ labelS: 3600, state },
+    });
+    const wet = (state: Layer['state']) => of(benchShop({ layers: [layer(state)] })).layerWet;
+    expect(wet({ at: 'laid', laidMs: at(-60), dryMs: null })).toBe(false);
+    expect(wet({ at: 'there before' })).toBeNull();
+    expect(wet({ at: 'planned' })).toBeNull();
+  });
+  it('before the pour nothing was gone over, and no bottles were past their date without one', () => {
+    const [a, b] = usualActs();
+    const coats = [aCoat('flood', 1)];
+    const unpoured = aBatch('batch', ['flood'], { events: acts(a, b) });
+    expect(of(benchShop({ coats, batches: [unpoured] }))).toMatchObject({ torchPasses: 0 });
+    const lot = { id: asId<'lot'>('L'), resinId: asId<'resin'>('resin'), name: 'L' };
+    const dated = (bestBeforeMs: number | null) =>
+      of(
+        benchShop({
+          lots: [
+            { ...lot, bestBeforeMs, openedMs: null, fullAKg: null, fullBKg: null, emptyMs: null },
+          ],
+          batches: [aBatch('batch', ['flood'], { lotId: lot.id })],
+        }),
+      ).pastDate;
+    expect(dated(null)).toBeNull();
+    expect(dated(at(1))).toBe(true);
+  });
+});
+
 describe('what it found of the coat below', () => {
   /** A coat below that was mixed so many hours before the flood was poured. */
   const over = (hours: number, change: Partial<Shop> = {}, seal: Partial<Coat> = {}) => {

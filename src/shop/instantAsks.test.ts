@@ -44,6 +44,23 @@ describe('a wall of tape without a mask that was noted', () => {
   });
 });
 
+describe('rounds for bubbles', () => {
+  const shop = benchShop({}, room);
+  const [session] = shop.sessions;
+  const asked = (minutes: number, change: Partial<Shop> = {}) =>
+    asksAt({ ...shop, ...change }, at(minutes)).find((a) => a.is === 'bubbles');
+  it('from some minutes after the pour, through the first hour, once its session is over', () => {
+    expect(asked(11)).toBeUndefined();
+    expect(asked(40)).toMatchObject({ is: 'bubbles', sessionId: 'session' });
+    expect(asked(69)).toBeDefined();
+    expect(asked(70)).toBeUndefined();
+    // While it is open, the session leads.
+    const open = session ? [{ ...session, endedMs: null }] : [];
+    expect(asked(40, { sessions: open })).toBeUndefined();
+    expect(asked(40, { batches: [] })).toBeUndefined();
+  });
+});
+
 describe('what the next coat meets', () => {
   const next = aCoat('next', 2, { batchId: null, mixedMs: null, pouredMs: null, coveredMs: null });
   /** The shop with every step that holds the next coat left out. */

@@ -85,6 +85,31 @@ describe('what weighed cups taught', () => {
     const [three] = lossViews(poured([kg, kg + 0.0215, kg + 0.0001]), NOW);
     expect(three?.runOffM2).toBeCloseTo(ran + 0.0001 / 1075, 8);
   });
+  it('of n alike the edges of all count', () => {
+    const { kg, ran } = planned();
+    const three = { pieces: [plainPiece('p0', { count: 3 })] };
+    const [told] = lossViews(poured([3 * kg], {}, three), NOW);
+    // Three metres of edge; what is planned is three times as much, but for what stays in the cup.
+    expect(told?.runOffM2 ?? NaN).toBeGreaterThan(0.8 * ran);
+    expect(told?.runOffM2 ?? NaN).toBeLessThan(1.2 * ran);
+  });
+  it('kinds and supports are kept apart, each with what was accepted for it', () => {
+    const { settings } = benchShop();
+    const factor = (support: string, kind: string, of: number) => ({ support, kind, factor: of });
+    const losses = [
+      factor('canvas', 'flood', 1.1),
+      factor('tile', 'seal', 1.2),
+    ] as unknown as typeof settings.losses;
+    const told = lossViews(poured([0.1], {}, { settings: { ...settings, losses } }), NOW);
+    expect(told.map((t) => [t.support, t.kind, t.pours])).toEqual([
+      ['canvas', 'flood', 0],
+      ['tile', 'seal', 0],
+      ['tile', 'flood', 1],
+    ]);
+    expect(told.map((t) => (t.accepted as { factor: number } | null)?.factor ?? null)).toEqual([
+      ...[1.1, 1.2, null],
+    ]);
+  });
   it('a coat with colours, and a cup that served several, teach nothing', () => {
     const colours = [{ name: 'teal', share: 0.3, swatchId: null }];
     expect(lossViews(poured([0.1], { colours }), NOW)).toEqual([]);

@@ -1,5 +1,5 @@
 import { roomDays, type Coat, type RoomSource, type SourcedReading } from '@/records';
-import { airThen, planRoomK, recordOf, roomAir, roomOf } from './room';
+import { airThen, lastReadMs, planRoomK, recordOf, roomAir, roomOf } from './room';
 
 const HOUR = 3_600_000;
 const NOW = Date.UTC(2026, 10, 24, 13, 30);
@@ -59,5 +59,18 @@ describe('a coat that stands apart', () => {
     expect(box.forecast.byPattern).toBe(true);
     expect(celsius(recordOf(box, 'c').slice(-1))).toEqual([30]);
     expect(box.steps.length).toBeGreaterThan(days.length + 100);
+  });
+});
+
+describe('when the clock of a coat was last read', () => {
+  const apart: RoomSource = { ...TYPED, coatId: 'c' as Coat['id'] };
+  it('by the room, by its own readings, or never', () => {
+    expect(lastReadMs(room(), 'c')).toBeNull();
+    expect(lastReadMs(room(read(3, 18)), 'c')).toBe(NOW - 3 * HOUR);
+    const box = room(read(9, 18), read(6, 28, apart), read(4, 29, apart));
+    expect(lastReadMs(box, 'c')).toBe(NOW - 4 * HOUR);
+    expect(lastReadMs(box, 'other')).toBe(NOW - 9 * HOUR);
+    // The room was read after it came back.
+    expect(lastReadMs(room(read(6, 28, apart), read(1, 20)), 'c')).toBe(NOW - HOUR);
   });
 });

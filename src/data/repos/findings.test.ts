@@ -151,6 +151,19 @@ describe('a piece that leaves', () => {
     expect(await refusedFor(other, 30 * DAY, coat.pieceId)).toBeNull();
   });
 
+  it('that is gone, or has left already, does not leave', async () => {
+    const db = freshDb();
+    await expect(closePiece(db, contextAt(1), asId('nowhere'))).rejects.toThrow('piece gone');
+    await expect(openPieceAgain(db, contextAt(1), asId('nowhere'), 'why')).rejects.toThrow(
+      'piece gone',
+    );
+    const { coat, batchId } = await poured(db);
+    await coverCoat(db, contextAt(61), batchId, coat.id);
+    await unmasked(db, coat, 62);
+    await closePiece(db, contextAt(30 * DAY), coat.pieceId);
+    await expect(closePiece(db, contextAt(31 * DAY), coat.pieceId)).rejects.toThrow('piece closed');
+  });
+
   it('is read-only until it is opened again with a reason; notes still go in', async () => {
     const db = freshDb();
     const { coat, batchId } = await poured(db);

@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import { asId } from '@/records';
 import { piecePrep } from '@/shop/prepFacts';
 import type { Coat } from '@/records';
 import type { ShopDb } from '../db';
@@ -119,6 +120,9 @@ describe('silicone in a coat', () => {
     await noteSilicone(db, contextAt(5), coat.id, true);
     expect(await db.coats.get(coat.id)).toMatchObject({ silicone: true });
     await noteSilicone(db, contextAt(6), coat.id, false);
+    await expect(noteSilicone(db, contextAt(7), asId('gone'), true)).rejects.toThrow(
+      StaleActionError,
+    );
     expect((await db.log.orderBy('seq').toArray()).slice(-2).map((e) => e.text)).toEqual([
       `${coat.name}: silicone in it`,
       `${coat.name}: no silicone in it`,
