@@ -4,12 +4,12 @@ import { Box, Flex } from '@chakra-ui/react';
 import { Link } from '@/ui/Link';
 import { PageHeading } from '@/ui/PageHeading';
 import { type ReactNode } from 'react';
-import { shapeBox, type Shape } from '@/core/geometry';
 import { useNow, useShop } from '@/data/hooks';
 import { readViews, type PieceView } from '@/shop/coatView';
 import { holdsOf, leftSteps, maskClocks } from '@/shop/prepView';
 import { StageBar } from './StageBar';
-import { useFormat, type Format } from './useFormat';
+import { sizeWords } from './sizeWords';
+import { useFormat } from './useFormat';
 
 export const STAGES = ['survey', 'prepare', 'coats', 'cure', 'inspect', 'finish'] as const;
 export type Stage = (typeof STAGES)[number];
@@ -28,15 +28,6 @@ function stageMark(stage: Stage, view: PieceView, held: number): string {
   if (stage === 'cure') return view.top ? view.top.state : '';
   if (stage === 'finish') return view.piece.closedMs === null ? '' : '✓ gone';
   return view.openDefects > 0 ? `${view.openDefects} open` : '';
-}
-
-/** Size of a shape in words: `600 × 400 mm`. */
-export function sizeWords(shape: Shape, { show }: Format): string {
-  const { widthM, heightM } = shapeBox(shape);
-  if (shape.kind === 'disc') return `⌀ ${show(widthM, 'length').text}`;
-  if (shape.kind === 'regularPolygon')
-    return `${shape.sides}-sided, ${show(shape.sizeM, 'length').text} across ${shape.across}`;
-  return `${show(widthM, 'length').number} × ${show(heightM, 'length').text}`;
 }
 
 interface Props {

@@ -2,7 +2,7 @@ import { CURING_STATES } from '@/core/resin';
 import { DEFECT_KINDS, SUPPORTS } from '@/core/piece';
 import { pieceViews } from '@/shop/coatView';
 import { SUPPORT_HATCH } from './materials';
-import { sizeWords } from './PieceFrame';
+import { sizeWords } from './sizeWords';
 import { nextWords, STATE_FILL, STATE_WORDS } from './stateWords';
 import { DEFECT_GUIDE } from '@/core/inspect';
 import { demoView, METRIC, NOW, plain } from '../test/shop';

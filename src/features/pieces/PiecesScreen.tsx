@@ -10,7 +10,7 @@ import { useNow, useShop } from '@/data/hooks';
 import type { PieceView } from '@/shop/coatView';
 import { atInstant, type PieceAt } from '@/shop/instant';
 import { Outline } from '@/features/common/Outline';
-import { sizeWords } from '@/features/common/PieceFrame';
+import { sizeWords } from '@/features/common/sizeWords';
 import { STATE_FILL } from '@/features/common/stateWords';
 import { useFormat } from '@/features/common/useFormat';
 import { Welcome } from '@/features/common/Welcome';

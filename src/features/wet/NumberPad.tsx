@@ -4,19 +4,10 @@ import { useState } from 'react';
 import { Button } from '@/ui/Button';
 import { DialogFrame } from '@/ui/DialogFrame';
 import { Figure } from '@/ui/Figure';
+import { padAfter, PAD_KEYS, type PadKeyName } from './padAfter';
 import { useKey } from './useKey';
 
-const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '⌫'] as const;
-const LONGEST = 7;
-
-/** What stands after a key. */
-export function padAfter(text: string, key: (typeof KEYS)[number]): string {
-  if (key === '⌫') return text.slice(0, -1);
-  if (text.length >= LONGEST || (key === '.' && text.includes('.'))) return text;
-  return text === '' && key === '.' ? '0.' : text + key;
-}
-
-function PadKey({ name, onPress }: { name: (typeof KEYS)[number]; onPress: () => void }) {
+function PadKey({ name, onPress }: { name: PadKeyName; onPress: () => void }) {
   useKey(name === '⌫' ? 'backspace' : name, onPress);
   return (
     <Button
@@ -68,7 +59,7 @@ export function NumberPad({ title, unit, onTold, onCancel }: Props) {
         <Figure>{text === '' ? '–' : text}</Figure> {unit}
       </Box>
       <Grid templateColumns="repeat(3, 1fr)" gap="2">
-        {KEYS.map((key) => (
+        {PAD_KEYS.map((key) => (
           <PadKey key={key} name={key} onPress={() => setText(padAfter(text, key))} />
         ))}
       </Grid>

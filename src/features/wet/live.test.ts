@@ -1,6 +1,6 @@
 import type { ScaleState } from '@/devices/scaleLink';
 import { liveReading, tareFor } from './liveReading';
-import { padAfter } from './NumberPad';
+import { padAfter } from './padAfter';
 
 const live = (kg: number, steady = true): ScaleState => ({
   ...{ is: 'live', kg, steady, stepKg: 0.0001 },
