@@ -1,7 +1,12 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM } from './e2e/chromium';
+import { shopsAreKept } from './e2e/shops';
 
 const port = Number(process.env.E2E_PORT ?? 4193);
+
+/** Shops that tests begin from are made once after a build; workers, which read this again, are told as the runner found it. */
+process.env['SHOPS_KEPT'] ??= shopsAreKept() ? 'yes' : 'no';
+const kept = process.env['SHOPS_KEPT'] === 'yes';
 
 export default defineConfig({
   testDir: 'e2e',
@@ -12,8 +17,8 @@ export default defineConfig({
   timeout: 120_000,
   expect: { timeout: 20_000 },
   projects: [
-    { name: 'shops', testMatch: /shops\.setup\.ts/ },
-    { name: 'browser', testMatch: /\.spec\.ts/, dependencies: ['shops'] },
+    ...(kept ? [] : [{ name: 'shops', testMatch: /shops\.setup\.ts/ }]),
+    { name: 'browser', testMatch: /\.spec\.ts/, dependencies: kept ? [] : ['shops'] },
   ],
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {

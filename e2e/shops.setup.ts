@@ -9,13 +9,9 @@ import {
   test,
   weighIn,
 } from './bench';
-import { isKept, keepShop } from './shops';
+import { keepShop } from './shops';
 
 test('from the demo to a stirred mix', async ({ page }) => {
-  test.skip(
-    ['demo', 'weighing', 'stirred'].every((name) => isKept(name as 'demo')),
-    'kept already',
-  );
   await loadDemo(page);
   const strip = page.getByRole('region', { name: 'Bench strip' });
   await expect(strip.getByRole('link', { name: /^Relief map.*mask past its limit/ })).toBeVisible();
@@ -35,7 +31,6 @@ test('from the demo to a stirred mix', async ({ page }) => {
 });
 
 test('the relief map and the lens made ready', async ({ page }) => {
-  test.skip(isKept('ready'), 'kept already');
   await loadDemo(page);
   for (const piece of ['Signal lamp lens', 'Relief map']) {
     await openPiece(page, piece, 'coats');

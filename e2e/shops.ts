@@ -5,7 +5,8 @@ import type { Page } from '@playwright/test';
  * Shops that tests begin with, made once a run through the screen (`shops.setup.ts`) and kept as files: the demo as it
  * loads; the viaduct painting at “weigh A” and with its mix stirred; the relief map and the lens made ready.
  */
-export type ShopName = 'demo' | 'weighing' | 'stirred' | 'ready';
+const SHOPS = ['demo', 'weighing', 'stirred', 'ready'] as const;
+export type ShopName = (typeof SHOPS)[number];
 
 interface KeptStore {
   readonly name: string;
@@ -25,9 +26,13 @@ interface KeptShop {
 const FOLDER = 'test-results/shops';
 const fileOf = (name: ShopName) => `${FOLDER}/${name}.json`;
 
-/** Whether a shop was made since the program was built. */
-export const isKept = (name: ShopName): boolean =>
-  existsSync(fileOf(name)) && statSync(fileOf(name)).mtimeMs > statSync('.next/BUILD_ID').mtimeMs;
+/** Whether every shop was made since the program was built. */
+export const shopsAreKept = (): boolean =>
+  SHOPS.every(
+    (name) =>
+      existsSync(fileOf(name)) &&
+      statSync(fileOf(name)).mtimeMs > statSync('.next/BUILD_ID').mtimeMs,
+  );
 
 /** Keeps what the browser holds now, and when and where that is. */
 export async function keepShop(page: Page, name: ShopName): Promise<void> {

@@ -18,16 +18,17 @@ const started = Date.now();
 const failures = [];
 /** What took how long, and how many times slower than at its best the machine was then. */
 const parts = [];
-let before = 1;
+/** How slow it was when the part before ended. */
+let lastSlowness = 1;
 /** Runs a part; the machine’s speed is taken when nothing else is done. */
 async function part(name, work) {
   console.log(`\n── ${name}`);
   const from = Date.now();
   await work();
   const seconds = (Date.now() - from) / 1000;
-  const after = slowness();
-  const factor = (before + after) / 2;
-  before = after;
+  const slow = slowness();
+  const factor = (lastSlowness + slow) / 2;
+  lastSlowness = slow;
   parts.push({ name, seconds, factor });
   console.log(`   ${name}: ${seconds.toFixed(0)} s`);
 }
@@ -48,7 +49,7 @@ const together = (steps) =>
 ensureNode();
 ensureInstalled();
 ensureChromium(HEADLESS);
-before = slowness();
+lastSlowness = slowness();
 rmSync('test-results', { recursive: true, force: true });
 mkdirSync('test-results', { recursive: true });
 

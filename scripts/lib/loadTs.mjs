@@ -2,6 +2,7 @@ import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'esbuild';
+import { REQUIRE } from './bundling.mjs';
 
 /** Bundles a TypeScript file of ours for Node and loads it: hot code runs as it does in a browser. */
 export async function loadTs(file) {
@@ -15,10 +16,7 @@ export async function loadTs(file) {
     format: 'esm',
     tsconfig: 'tsconfig.json',
     jsx: 'automatic',
-    // Packages of the older kind ask for Node's own modules by `require`.
-    banner: {
-      js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
-    },
+    banner: { js: REQUIRE },
     logLevel: 'error',
   });
   return import(pathToFileURL(outfile).href);

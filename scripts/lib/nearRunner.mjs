@@ -14,6 +14,7 @@ import {
 import { build } from 'esbuild';
 import { expect } from 'expect';
 import { ModuleMocker } from 'jest-mock';
+import { packagesOutside } from './bundling.mjs';
 import { isDrawn } from './drawn.mjs';
 
 const mocks = new ModuleMocker(globalThis);
@@ -23,22 +24,13 @@ const changes = (globalThis.__stryker__ ??= {});
 
 /** Packages stay outside the bundle, but for those that ship ES modules only. */
 const MODULES_ONLY = /^(d3-|internmap|fast-png|fflate|iobuffer)/;
-const packagesOutside = {
-  name: 'packages outside',
-  setup(bundler) {
-    bundler.onResolve({ filter: /^[^.@/]|^@[^/]/ }, ({ path: name, kind }) =>
-      kind === 'entry-point' || MODULES_ONLY.test(name) ? null : { path: name, external: true },
-    );
-  },
-};
-
 /** Each test file with all that it asks for, as one function. */
 async function bundled(files) {
   const { outputFiles } = await build({
     absWorkingDir: process.cwd(),
     ...{ entryPoints: files, bundle: true, write: false, outdir: 'bundled', outbase: '.' },
     ...{ platform: 'node', format: 'cjs', tsconfig: 'tsconfig.json', logLevel: 'error' },
-    plugins: [packagesOutside],
+    plugins: [packagesOutside(MODULES_ONLY)],
   });
   return outputFiles.map(({ text, path: made }) => {
     const name = path.relative('bundled', path.relative(process.cwd(), made));

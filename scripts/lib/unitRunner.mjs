@@ -10,24 +10,21 @@ import { Worker } from 'node:worker_threads';
 import { createEmptyTestResult } from '@jest/test-result';
 import { build } from 'esbuild';
 import { formatResultsErrors } from 'jest-message-util';
+import { packagesOutside, REQUIRE } from './bundling.mjs';
 
 /** Packages of the older kind whose names Node cannot find in them by itself, and those that ship no file it would take. */
 const INSIDE = /^(@dagrejs\/|@flatten-js\/|ajv\/|fit-curve|jstat|next\/|polygon-clipping)/;
 
-const where = {
-  name: 'where things are',
+/** A file of ours asks where it lies, not where the bundle does. */
+const ownPlaces = {
+  name: 'own places',
   setup(bundler) {
-    bundler.onResolve({ filter: /^[^.@/]|^@[^/]/ }, ({ path: name, kind }) =>
-      kind === 'entry-point' || INSIDE.test(name) ? null : { path: name, external: true },
-    );
-    // A file of ours asks where it lies, not where the bundle does.
     bundler.onLoad({ filter: /src\/.*\.tsx?$/ }, async ({ path: file }) => {
       const text = await readFile(file, 'utf8');
       if (!text.includes('import.meta.url')) return null;
-      const loader = file.endsWith('x') ? 'tsx' : 'ts';
       return {
         contents: text.replaceAll('import.meta.url', JSON.stringify(pathToFileURL(file))),
-        loader,
+        loader: file.endsWith('x') ? 'tsx' : 'ts',
       };
     });
   },
@@ -40,13 +37,23 @@ async function bundle(rootDir, files) {
   mkdirSync(outdir, { recursive: true });
   await build({
     absWorkingDir: rootDir,
-    ...{ entryPoints: files, outdir, outbase: rootDir, outExtension: { '.js': '.mjs' } },
-    ...{ bundle: true, splitting: true, platform: 'node', format: 'esm', target: 'node20' },
-    ...{ tsconfig: 'tsconfig.json', jsx: 'automatic', sourcemap: 'linked', sourcesContent: false },
-    ...{ loader: { '.css': 'empty' }, logLevel: 'error', plugins: [where] },
-    banner: {
-      js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
-    },
+    entryPoints: files,
+    outdir,
+    outbase: rootDir,
+    outExtension: { '.js': '.mjs' },
+    bundle: true,
+    splitting: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    tsconfig: 'tsconfig.json',
+    jsx: 'automatic',
+    sourcemap: 'linked',
+    sourcesContent: false,
+    loader: { '.css': 'empty' },
+    logLevel: 'error',
+    plugins: [packagesOutside(INSIDE), ownPlaces],
+    banner: { js: REQUIRE },
   });
   return outdir;
 }
@@ -67,7 +74,7 @@ class Thread {
     this.#worker = new Worker(new URL('./unitThread.mjs', import.meta.url), {
       workerData: { silent },
     });
-    this.#worker.on('message', (told) => this.#waits?.resolve(told));
+    this.#worker.on('message', (outcome) => this.#waits?.resolve(outcome));
     this.#worker.on('error', (error) => this.#waits?.reject(error));
     this.#worker.on('exit', (code) =>
       this.#waits?.reject(new Error(`its thread ended by itself (${code})`)),
@@ -92,13 +99,13 @@ class Thread {
 }
 
 /** As Jest’s report wants it. */
-function reported(test, told, globalConfig) {
+function reported(test, outcome, globalConfig) {
   const { config } = test.context;
-  const testResults = told.results;
+  const testResults = outcome.results;
   const many = (status) => testResults.filter((r) => r.status === status).length;
   const failureMessage = [
     formatResultsErrors(testResults, config, globalConfig, test.path),
-    ...told.unhandled,
+    ...outcome.unhandled,
   ];
   return {
     ...createEmptyTestResult(),
@@ -109,10 +116,10 @@ function reported(test, told, globalConfig) {
     numFailingTests: many('failed'),
     numPendingTests: many('pending'),
     numTodoTests: many('todo'),
-    ...(told.unhandled.length > 0 && {
-      testExecError: { message: '', stack: told.unhandled.join('\n') },
+    ...(outcome.unhandled.length > 0 && {
+      testExecError: { message: '', stack: outcome.unhandled.join('\n') },
     }),
-    perfStats: { ...createEmptyTestResult().perfStats, ...told.stats },
+    perfStats: { ...createEmptyTestResult().perfStats, ...outcome.stats },
     testResults,
   };
 }
@@ -150,15 +157,15 @@ export default class UnitRunner {
         shared = pure ? thread : shared;
         await onStart(test);
         try {
-          const told = await thread.run({
+          const outcome = await thread.run({
             file: path.join(outdir, file.replace(/\.tsx?$/, '.mjs')),
             first: firstOf(test.path),
             timeoutMs: test.context.config.testTimeout ?? 5000,
             namePattern: globalConfig.testNamePattern ?? '',
           });
-          const [died] = told.unhandled;
-          if (told.results.length === 0 && died) throw new Error(died);
-          await onResult(test, reported(test, told, globalConfig));
+          const [died] = outcome.unhandled;
+          if (outcome.results.length === 0 && died) throw new Error(died);
+          await onResult(test, reported(test, outcome, globalConfig));
         } catch (error) {
           shared = pure ? null : shared;
           await onFailure(test, { message: String(error), stack: error.stack });
@@ -168,7 +175,10 @@ export default class UnitRunner {
       await shared?.close();
     };
     const hands = serial ? 1 : Math.max(1, globalConfig.maxWorkers);
-    await Promise.all(Array.from({ length: hands }, work));
-    rmSync(outdir, { recursive: true, force: true });
+    try {
+      await Promise.all(Array.from({ length: hands }, work));
+    } finally {
+      rmSync(outdir, { recursive: true, force: true });
+    }
   }
 }

@@ -36,7 +36,7 @@ circus.addEventHandler(({ name, test: of }) => {
 });
 
 /** A result as Jest's report has it. */
-function told(result) {
+function reported(result) {
   const [title, ...around] = result.testPath.slice(1).reverse();
   const ancestorTitles = around.reverse();
   return {
@@ -74,7 +74,7 @@ parentPort.on('message', async ({ file, first, timeoutMs, namePattern }) => {
     for (const name of first) await import(name);
     await import(pathToFileURL(file).href);
     const run = await circus.run();
-    results = run.testResults.map(told);
+    results = run.testResults.map(reported);
     unhandled.push(...run.unhandledErrors);
   } catch (error) {
     failed(error);

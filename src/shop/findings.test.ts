@@ -60,8 +60,12 @@ describe('what was laid over a finding', () => {
         pouredMs: hours === null ? null : at(24 * 60) + hours * HOUR,
       });
     const coats = [
-      ...[aCoat('flood', 1), later('third', 9), later('second', 3), later('same', 0)],
-      ...[later('planned', null), later('back', 4, 'back')],
+      aCoat('flood', 1),
+      later('third', 9),
+      later('second', 3),
+      later('same', 0),
+      later('planned', null),
+      later('back', 4, 'back'),
     ];
     const over = (change = {}) => laidOver({ coats }, aDefect('d', change)).map((c) => c.id);
     expect(over()).toEqual(['second', 'third']);

@@ -2,7 +2,22 @@ import { asId, type Coat, type LogEntry } from '@/records';
 import { ledgerOf, viewPiece } from './coatView';
 import { askedAtFinish, billOf, careOf, coatRecords, leavingOf, looksIn, STEP_S } from './finish';
 import type { Shop } from './shop';
-import { aBatch, aCoat, acts, aFace, at, aTask, benchShop, entry, HOUR, read } from './test/bench';
+import {
+  aBatch,
+  aCoat,
+  acts,
+  aFace,
+  aLot,
+  aMask,
+  at,
+  AT_22,
+  aTask,
+  benchShop,
+  entry,
+  HOUR,
+  plannedCoat,
+  walledFace,
+} from './test/bench';
 import { plainPiece, plainResin } from './test/rows';
 
 /** Ten days on, in a room at the sheet's own 22 °C. */
@@ -12,14 +27,13 @@ const viewOf = (shop: Shop) => {
   if (!piece) throw new Error('no piece');
   return viewPiece(shop, piece, NOW);
 };
-const room = read(-60, 22);
 const priced = (amount: number, per: 'kg' | 'l') => plainResin('resin', { price: { amount, per } });
 /** What a litre of the mix weighs: half a litre of each part. */
 const LITRE_KG = (1.15 + 1) / 2;
 
 describe('what a piece took', () => {
   const bill = (change: Partial<Shop> = {}) => {
-    const shop = benchShop(change, room);
+    const shop = benchShop(change, AT_22);
     return billOf(shop, viewOf(shop));
   };
   it('as it was weighed, at the price of a kilogram or a litre', () => {
@@ -32,8 +46,8 @@ describe('what a piece took', () => {
     expect(bill().lines[0]?.cost).toBeNull();
   });
   it('one that is not mixed yet stands as it is planned', () => {
-    const planned = aCoat('flood', 1, { batchId: null, mixedMs: null, pouredMs: null });
-    const shop = benchShop({ coats: [planned], batches: [], resins: [priced(20, 'kg')] }, room);
+    const planned = plannedCoat('flood', 1);
+    const shop = benchShop({ coats: [planned], batches: [], resins: [priced(20, 'kg')] }, AT_22);
     const [seen] = viewOf(shop).coats;
     const ledger = seen ? ledgerOf(seen) : null;
     const [line] = billOf(shop, viewOf(shop)).lines;
@@ -69,17 +83,11 @@ describe('what a piece took', () => {
 
 describe('the record that goes with a piece', () => {
   it('coats that lie, with what was weighed, their lot and the least of their film', () => {
-    const lot = {
-      ...{ id: asId<'lot'>('L'), resinId: asId<'resin'>('resin'), name: 'L', openedMs: null },
-      ...{ bestBeforeMs: null, fullAKg: null, fullBKg: null, emptyMs: null },
-    };
-    const coats: Coat[] = [
-      aCoat('flood', 1, { staysM: [1.6e-3] }),
-      aCoat('next', 2, { batchId: null, mixedMs: null, pouredMs: null, coveredMs: null }),
-    ];
+    const lot = aLot('L');
+    const coats: Coat[] = [aCoat('flood', 1, { staysM: [1.6e-3] }), plannedCoat('next', 2)];
     const shop = benchShop(
       { coats, lots: [lot], batches: [aBatch('batch', ['flood'], { lotId: lot.id })] },
-      room,
+      AT_22,
     );
     const records = coatRecords(shop, viewOf(shop));
     expect(records.map((r) => [r.coat.id, r.lot?.name, r.filmM])).toEqual([['flood', 'L', 1.6e-3]]);
@@ -91,14 +99,16 @@ describe('the record that goes with a piece', () => {
     const kinds = ['defect noted', 'poured', 'looked clean', 'note', 'looked over'] as const;
     const log: LogEntry[] = kinds.map((kind) => entry({ kind }));
     expect(looksIn(log).map((e) => e.kind)).toEqual([
-      ...['defect noted', 'looked clean', 'looked over'],
+      'defect noted',
+      'looked clean',
+      'looked over',
     ]);
   });
 });
 
 describe('care', () => {
   const care = (change: Partial<Shop> = {}) => {
-    const shop = benchShop(change, room);
+    const shop = benchShop(change, AT_22);
     return careOf(viewOf(shop));
   };
   const from = (lines: ReturnType<typeof care>, is: string) =>
@@ -110,7 +120,7 @@ describe('care', () => {
     const later = aCoat('second', 2, { mixedMs: at(62), pouredMs: at(70) });
     const two = care({ coats: [aCoat('flood', 1), later] });
     expect(from(two, 'fully cured')?.fromMs).toBeCloseTo(at(62) + 120 * HOUR, -4);
-    const planned = aCoat('flood', 1, { batchId: null, mixedMs: null, pouredMs: null });
+    const planned = plannedCoat('flood', 1);
     expect(care({ coats: [planned] })).toBeNull();
   });
   it('ink fades', () => {
@@ -122,17 +132,14 @@ describe('care', () => {
 
 describe('what is asked at the end', () => {
   const asked = (change: Partial<Shop> = {}) => {
-    const shop = benchShop(change, room);
+    const shop = benchShop(change, AT_22);
     return askedAtFinish(shop, viewOf(shop));
   };
   it('hardware goes back on, and only what bears resin counts', () => {
     const marked = [plainPiece('piece', { marks: [{ name: 'Hook', at: [0, 0] }] })];
     expect(asked({ pieces: marked }).length).toBeGreaterThan(asked().length);
-    const masks = [aTask('mask', { method: 'painter’s tape', scope: ['face'] })];
-    const walled = aFace();
-    const edges = walled.edges.map((e) => ({ ...e, kind: 'tape wall' as const }));
-    const areas = [{ ...walled, edges }];
-    expect(asked({ areas, tasks: masks })).not.toEqual(asked({ areas }));
+    const areas = [walledFace()];
+    expect(asked({ areas, tasks: [aMask()] })).not.toEqual(asked({ areas }));
   });
   it('bare wood is oiled where some of it stays bare, as an area or as a part of its outline', () => {
     const oiled = (areas: Shop['areas'], support: 'bare wood' | 'tile' = 'bare wood') =>
@@ -155,18 +162,15 @@ describe('what is asked at the end', () => {
   });
   it('a batch of which only A was weighed has no mass yet', () => {
     const events = acts([0, { is: 'weighed A', kg: 0.2, by: 'read' }]);
-    const shop = benchShop({ batches: [aBatch('batch', ['flood'], { events })] }, room);
+    const shop = benchShop({ batches: [aBatch('batch', ['flood'], { events })] }, AT_22);
     expect(coatRecords(shop, viewOf(shop))[0]?.mixKg).toBeNull();
   });
   it('what keeps it here is that of this piece alone', () => {
     const shop = benchShop(
       {
-        coats: [
-          aCoat('flood', 1),
-          aCoat('open', 1, { pieceId: asId('other'), batchId: null, pouredMs: null }),
-        ],
+        coats: [aCoat('flood', 1), plannedCoat('open', 1, { pieceId: asId('other') })],
       },
-      room,
+      AT_22,
     );
     expect(leavingOf(shop, viewOf(shop), NOW)).toEqual([]);
     expect(leavingOf(shop, viewOf(shop), at(60))).toMatchObject([{ is: 'cures' }]);

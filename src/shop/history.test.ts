@@ -2,7 +2,7 @@ import { dewPoint } from '@/core/climate';
 import { NO_HISTORY } from '@/core/inspect';
 import { workingTime } from '@/core/resin';
 import { TEST_SHEET } from '@/core/resin/test/sheet';
-import { asId, type Coat, type Layer, type Swatch } from '@/records';
+import { asId, type Coat, type Layer, type Swatch, SWATCHES } from '@/records';
 import { historyOf } from './history';
 import type { Shop } from './shop';
 import {
@@ -10,14 +10,17 @@ import {
   aCoat,
   acts,
   aFace,
+  aLayer,
+  aLot,
   at,
   aTask,
   benchShop,
   entry,
   HOUR,
   read,
-  type Told,
+  type TimedAct,
   usualActs,
+  walledFace,
 } from './test/bench';
 import { plainPiece, plainResin } from './test/rows';
 
@@ -25,23 +28,28 @@ const FOUND = at(26 * 60);
 const of = (shop: Shop, coat = shop.coats.at(-1), started = entry()) =>
   historyOf(shop, coat as Coat, FOUND, started);
 /** The history of a batch with other acts. */
-const mixed = (...told: Told[]) =>
-  of(benchShop({ batches: [aBatch('batch', ['flood'], { events: acts(...told) })] }));
+const mixed = (...timed: TimedAct[]) =>
+  of(benchShop({ batches: [aBatch('batch', ['flood'], { events: acts(...timed) })] }));
 const WORKING_S = workingTime(TEST_SHEET, 0.43, 295.15);
 
 describe('what was noted of the mix', () => {
   it('weighed, stirred, rested and poured as the sheet has it', () => {
     expect(of(benchShop())).toMatchObject({
-      ...{ ratioRead: true, stirredS: 180, stirAtLeastS: 120, changedCup: false },
-      ...{
-        restedS: 240,
-        rounds: 0,
-        torchPasses: 0,
-        heatPasses: 0,
-        lastHeat: null,
-        ranShort: false,
-      },
-      ...{ mixedAtK: null, pastDate: null, colourLoad: null, contrast: null, openS: 1200 },
+      ratioRead: true,
+      stirredS: 180,
+      stirAtLeastS: 120,
+      changedCup: false,
+      restedS: 240,
+      rounds: 0,
+      torchPasses: 0,
+      heatPasses: 0,
+      lastHeat: null,
+      ranShort: false,
+      mixedAtK: null,
+      pastDate: null,
+      colourLoad: null,
+      contrast: null,
+      openS: 1200,
     });
     // 1 : 1 by volume of 1.15 and 1.00 g/ml: 0.2 / 0.23 is right.
     expect(of(benchShop()).ratioError).toBeCloseTo(0, 12);
@@ -63,58 +71,56 @@ describe('what was noted of the mix', () => {
   });
   it('a pause is no stirring; another cup, rounds with and without heat, a mix that did not reach', () => {
     const [a, b, start, stirred, poured, covered] = usualActs();
-    const told = mixed(
-      ...[a, b, start],
-      ...([
-        [4, { is: 'stir paused' }],
-        [4.5, { is: 'stir resumed' }],
-        [5, { is: 'changed cup' }],
-      ] as const),
-      ...[stirred, poured],
-      ...([
-        [11, { is: 'ran short', coatId: 'flood', share: 0.25 }],
-        [15, { is: 'bubble round', coatId: 'flood', by: 'torch' }],
-        [20, { is: 'bubble round', coatId: 'flood', by: 'warm air' }],
-        [25, { is: 'bubble round', coatId: 'flood', by: 'pick' }],
-      ] as const),
+    const history = mixed(
+      a,
+      b,
+      start,
+      [4, { is: 'stir paused' }],
+      [4.5, { is: 'stir resumed' }],
+      [5, { is: 'changed cup' }],
+      stirred,
+      poured,
+      [11, { is: 'ran short', coatId: 'flood', share: 0.25 }],
+      [15, { is: 'bubble round', coatId: 'flood', by: 'torch' }],
+      [20, { is: 'bubble round', coatId: 'flood', by: 'warm air' }],
+      [25, { is: 'bubble round', coatId: 'flood', by: 'pick' }],
       covered,
       [70, { is: 'bubble round', coatId: 'flood', by: 'pick' }],
       [71, { is: 'bubble round', coatId: 'flood', by: 'pick' }],
     );
-    expect(told).toMatchObject({ stirredS: 150, changedCup: true, ranShort: true });
+    expect(history).toMatchObject({ stirredS: 150, changedCup: true, ranShort: true });
     // The first hour ends at 70 min.
-    expect(told).toMatchObject({ rounds: 4, torchPasses: 1, heatPasses: 2 });
-    expect(told.lastHeat).toBeCloseTo((18 * 60) / WORKING_S, 9);
+    expect(history).toMatchObject({ rounds: 4, torchPasses: 1, heatPasses: 2 });
+    expect(history.lastHeat).toBeCloseTo((18 * 60) / WORKING_S, 9);
   });
   it('bottles past their date, colours over what the resin bears, the palest trial', () => {
-    const lot = { id: asId<'lot'>('lot'), resinId: asId<'resin'>('resin'), name: 'L' };
     const swatch = (
       id: string,
       share: number,
       seen: readonly (readonly [number, number])[],
     ): Swatch => ({
-      ...{ id: asId(id), resinId: asId('resin'), name: id, alcoholDrops: 0, siliconeDrops: 0 },
-      ...{ white: false, remark: '', parts: [{ name: 'ink', form: 'liquid', share }] },
-      trials: [
-        ...seen.map(([overBlack, overWhite], i) => ({
-          ...{ atMs: i, resinId: asId<'resin'>('resin'), lotId: null, filmM: null, remark: '' },
-          seen: { overBlack, overWhite },
-        })),
-        ...[{ atMs: 9, resinId: asId<'resin'>('resin'), lotId: null, filmM: null, remark: '' }].map(
-          (t) => ({ ...t, seen: null }),
-        ),
-      ],
+      ...SWATCHES.defaults,
+      id: asId(id),
+      resinId: asId('resin'),
+      name: id,
+      parts: [{ name: 'ink', form: 'liquid', share }],
+      // The newest was only looked at.
+      trials: [...seen, null].map((pair, i) => ({
+        atMs: i,
+        resinId: asId('resin'),
+        lotId: null,
+        filmM: null,
+        remark: '',
+        seen: pair && { overBlack: pair[0], overWhite: pair[1] },
+      })),
     });
     const colours = ['teal', 'rust', 'plain'].map((name) => ({
-      ...{ name, share: 0.2 },
+      name,
+      share: 0.2,
       swatchId: name === 'plain' ? null : asId<'swatch'>(name),
     }));
     const shop = benchShop({
-      lots: [
-        ...[{ ...lot, openedMs: null, bestBeforeMs: at(1), fullAKg: null, fullBKg: null }].map(
-          (l) => ({ ...l, emptyMs: null }),
-        ),
-      ],
+      lots: [aLot('lot', { bestBeforeMs: at(1) })],
       batches: [aBatch('batch', ['flood'], { lotId: asId('lot') })],
       swatches: [
         swatch('teal', 0.05, [[0.1, 0.9]]),
@@ -125,11 +131,11 @@ describe('what was noted of the mix', () => {
       ],
       coats: [aCoat('flood', 1, { colours })],
     });
-    const told = of(shop);
-    expect(told.pastDate).toBe(true);
+    const history = of(shop);
+    expect(history.pastDate).toBe(true);
     // 15 % of liquid where a tenth is usual; 0.1 / 0.9 is paler than the newest of rust, 0.4 / 0.8.
-    expect(told.colourLoad).toBeCloseTo(1.5, 12);
-    expect(told.contrast).toBeCloseTo(1 / 9, 12);
+    expect(history.colourLoad).toBeCloseTo(1.5, 12);
+    expect(history.contrast).toBeCloseTo(1 / 9, 12);
     const fresh = shop.lots.map((l) => ({ ...l, bestBeforeMs: at(2) }));
     expect(of({ ...shop, lots: fresh }).pastDate).toBe(false);
   });
@@ -137,7 +143,7 @@ describe('what was noted of the mix', () => {
 
 describe('what the room was like', () => {
   it('as it was read: at the mix, the coldest of twelve hours, the dampest while it flowed', () => {
-    const told = of(
+    const history = of(
       benchShop(
         {},
         read(-60, 21),
@@ -147,15 +153,15 @@ describe('what the room was like', () => {
         read(13 * 60, 10),
       ),
     );
-    expect(told.mixedAtK).toBeCloseTo(294.15, 9);
+    expect(history.mixedAtK).toBeCloseTo(294.15, 9);
     // The last reading comes after the twelve hours.
-    expect(told.coldestK).toBeCloseTo(288.15, 9);
-    expect(told.humidity).toBeCloseTo(0.7, 12);
+    expect(history.coldestK).toBeCloseTo(288.15, 9);
+    expect(history.humidity).toBeCloseTo(0.7, 12);
     const margin = (celsius: number, humidity: number) => {
       const temperatureK = celsius + 273.15;
       return temperatureK - dewPoint({ temperatureK, humidity });
     };
-    expect(told.dewMarginK).toBeCloseTo(margin(19, 0.7), 9);
+    expect(history.dewMarginK).toBeCloseTo(margin(19, 0.7), 9);
   });
   it('a surface that is colder than the air decides; one read an hour off does not', () => {
     const beside = (minutes: number) =>
@@ -165,8 +171,8 @@ describe('what the room was like', () => {
     expect(beside(70)).toBeCloseTo(295.15 - dew, 6);
   });
   it('nobody read it before the pour: nothing is told', () => {
-    const told = of(benchShop({}, read(11, 12)));
-    expect(told).toMatchObject({
+    const history = of(benchShop({}, read(11, 12)));
+    expect(history).toMatchObject({
       coldestK: null,
       humidity: null,
       dewMarginK: null,
@@ -198,7 +204,7 @@ describe('how it was made ready', () => {
     expect(prepared({ areas, coats: [aCoat('flood', 1, { kind: 'seal' })] }).openPores).toBe(false);
   });
   it('films, proud relief, slope, open edges', () => {
-    const told = prepared({
+    const history = prepared({
       pieces: [
         plainPiece('piece', {
           level: { tilt: { alongX: 0.003, alongY: 0.004 }, by: 'typed', readMs: 0, props: [] },
@@ -207,14 +213,12 @@ describe('how it was made ready', () => {
       areas: [aFace({ relief: [{ kind: 'paste', greatestM: 3e-3, meanM: 1e-3, share: 0.2 }] })],
       coats: [aCoat('flood', 1, { staysM: [1.7e-3] })],
     });
-    expect(told.filmM).toBeCloseTo(1.7e-3, 12);
-    expect(told.proudM).toBeCloseTo(1.3e-3, 12);
-    expect(told.slope).toBeCloseTo(5e-3, 12);
-    expect(told.openEdges).toBe(true);
+    expect(history.filmM).toBeCloseTo(1.7e-3, 12);
+    expect(history.proudM).toBeCloseTo(1.3e-3, 12);
+    expect(history.slope).toBeCloseTo(5e-3, 12);
+    expect(history.openEdges).toBe(true);
     expect(prepared({})).toMatchObject({ proudM: null, slope: null, siliconeBelow: null });
-    const walled = aFace();
-    const edges = walled.edges.map((e) => ({ ...e, kind: 'tape wall' as const }));
-    expect(prepared({ areas: [{ ...walled, edges }] }).openEdges).toBe(false);
+    expect(prepared({ areas: [walledFace()] }).openEdges).toBe(false);
   });
   it('gloves as they were said to be at hand', () => {
     const said = (figures: Record<string, string>) => prepared({}, entry({ figures })).gloves;
@@ -235,27 +239,27 @@ describe('how it was made ready', () => {
     expect(prepared({ tasks: [aTask('fix art')] }).glossOnInk).toBeNull();
   });
   it('a layer below that was not dry at the pour', () => {
-    const layer = (dryMs: number | null, over: string | null = null): Layer => ({
-      ...{ id: asId('layer'), pieceId: asId('piece'), areaIds: [asId('face')], kind: 'paint' },
-      ...{ name: 'Ground', over: over === null ? null : asId(over), turn: 0, greatestM: 1e-4 },
-      ...{ meanM: 1e-4, share: 1, labelS: 3600, state: { at: 'laid', laidMs: at(-60), dryMs } },
-    });
+    const laid = (dryMs: number | null) => ({ at: 'laid', laidMs: at(-60), dryMs }) as const;
     const wet = (...layers: Layer[]) => prepared({ layers }).layerWet;
     expect(wet()).toBeNull();
-    expect(wet(layer(at(10)))).toBe(false);
-    expect(wet(layer(at(11)))).toBe(true);
-    expect(wet(layer(at(11), 'flood'))).toBeNull();
+    expect(wet(aLayer(laid(at(10))))).toBe(false);
+    expect(wet(aLayer(laid(at(11))))).toBe(true);
+    expect(wet(aLayer(laid(at(11)), { over: asId('flood') }))).toBeNull();
+    // Nobody found it dry; it came with the piece; it is only planned.
+    expect(wet(aLayer(laid(null)))).toBe(false);
+    expect(wet(aLayer({ at: 'there before' }))).toBeNull();
+    expect(wet(aLayer({ at: 'planned' }))).toBeNull();
   });
 });
 
 describe('a later look', () => {
   it('by the clock of the coat: against the time to handle; a mask against its limit', () => {
     const tasks = [aTask('mask'), aTask('unmask', { doneMs: at(2) + 6 * HOUR })];
-    const told = of(benchShop({ tasks }));
+    const history = of(benchShop({ tasks }));
     // Ripe hours are hours at 22 °C: 26 h less two minutes against 18 h.
-    expect(told.lookedAt).toBeCloseTo((26 * 60 - 2) / (18 * 60), 6);
+    expect(history.lookedAt).toBeCloseTo((26 * 60 - 2) / (18 * 60), 6);
     // Off 5 h 52 min after the pour; the limit of 12 h counts from the mix, 8 min before it.
-    expect(told.maskAge).toBeCloseTo((6 * 60 - 8) / (12 * 60 - 8), 6);
+    expect(history.maskAge).toBeCloseTo((6 * 60 - 8) / (12 * 60 - 8), 6);
     expect(of(benchShop({ tasks: [aTask('mask')] })).maskAge).toBeGreaterThan(2);
     expect(of(benchShop()).maskAge).toBeNull();
   });
@@ -269,7 +273,7 @@ describe('a later look', () => {
     expect(of(benchShop({ resins: [] }))).toBe(NO_HISTORY);
   });
   it('without its batch only what coat and preparation tell', () => {
-    const told = of(benchShop({ batches: [], tasks: [aTask('wipe')] }));
-    expect(told).toMatchObject({ ratioError: null, stirredS: null, wiped: true, openS: 1200 });
+    const history = of(benchShop({ batches: [], tasks: [aTask('wipe')] }));
+    expect(history).toMatchObject({ ratioError: null, stirredS: null, wiped: true, openS: 1200 });
   });
 });

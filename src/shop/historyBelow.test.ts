@@ -1,4 +1,4 @@
-import { asId, type Coat, type Layer } from '@/records';
+import { asId, type Coat } from '@/records';
 import { historyOf } from './history';
 import type { Shop } from './shop';
 import {
@@ -6,6 +6,7 @@ import {
   aCoat,
   acts,
   aFace,
+  aLot,
   at,
   aTask,
   benchShop,
@@ -50,9 +51,9 @@ describe('what it found of the coat below', () => {
         relief: [{ kind: 'paste', greatestM: 5e-3, meanM: 1e-3, share: 0.2 }],
       }),
     ];
-    const told = over(10, { areas }, { staysM: [1e-3] });
-    expect(told.openPores).toBe(false);
-    expect(told.proudM).toBeCloseTo(2e-3, 12);
+    const history = over(10, { areas }, { staysM: [1e-3] });
+    expect(history.openPores).toBe(false);
+    expect(history.proudM).toBeCloseTo(2e-3, 12);
   });
 });
 
@@ -72,30 +73,16 @@ describe('what is told to the instant', () => {
     // 5 mm of relief, 2 mm of its own film.
     expect(of(shop, shop.coats[1]).proudM).toBeCloseTo(3e-3, 12);
   });
-  it('a layer that nobody found dry, one that came with the piece, one that is only planned', () => {
-    const layer = (state: Layer['state']): Layer => ({
-      ...{ id: asId('layer'), pieceId: asId('piece'), areaIds: [asId('face')], kind: 'paint' },
-      ...{ name: 'Ground', over: null, turn: 0, greatestM: 1e-4, meanM: 1e-4, share: 1 },
-      ...{ labelS: 3600, state },
-    });
-    const wet = (state: Layer['state']) => of(benchShop({ layers: [layer(state)] })).layerWet;
-    expect(wet({ at: 'laid', laidMs: at(-60), dryMs: null })).toBe(false);
-    expect(wet({ at: 'there before' })).toBeNull();
-    expect(wet({ at: 'planned' })).toBeNull();
-  });
   it('before the pour nothing was gone over, and no bottles were past their date without one', () => {
     const [a, b] = usualActs();
     const coats = [aCoat('flood', 1)];
     const unpoured = aBatch('batch', ['flood'], { events: acts(a, b) });
     expect(of(benchShop({ coats, batches: [unpoured] }))).toMatchObject({ torchPasses: 0 });
-    const lot = { id: asId<'lot'>('L'), resinId: asId<'resin'>('resin'), name: 'L' };
     const dated = (bestBeforeMs: number | null) =>
       of(
         benchShop({
-          lots: [
-            { ...lot, bestBeforeMs, openedMs: null, fullAKg: null, fullBKg: null, emptyMs: null },
-          ],
-          batches: [aBatch('batch', ['flood'], { lotId: lot.id })],
+          lots: [aLot('L', { bestBeforeMs })],
+          batches: [aBatch('batch', ['flood'], { lotId: asId('L') })],
         }),
       ).pastDate;
     expect(dated(null)).toBeNull();

@@ -6,21 +6,18 @@ import {
   aBatch,
   aCoat,
   acts,
-  aFace,
+  aMask,
   at,
+  AT_22,
   aTask,
   benchShop,
   HOUR,
-  read,
+  plannedCoat,
   usualActs,
+  walledFace,
 } from './test/bench';
 import { plainPiece } from './test/rows';
 
-const room = read(-60, 22);
-const walled = () => {
-  const face = aFace();
-  return [{ ...face, edges: face.edges.map((e) => ({ ...e, kind: 'tape wall' as const })) }];
-};
 const asksAt = (shop: Shop, ms: number): readonly Ask[] =>
   atInstant(shop, ms).pieces[0]?.asks ?? [];
 const ask = <K extends Ask['is']>(shop: Shop, hours: number, is: K) =>
@@ -28,7 +25,8 @@ const ask = <K extends Ask['is']>(shop: Shop, hours: number, is: K) =>
 
 describe('a wall of tape without a mask that was noted', () => {
   // The sheet at its own 22 °C: tape comes off until 12 h.
-  const shop = (change: Partial<Shop> = {}) => benchShop({ areas: walled(), ...change }, room);
+  const shop = (change: Partial<Shop> = {}) =>
+    benchShop({ areas: [walledFace()], ...change }, AT_22);
   it('comes off in the window of its resin', () => {
     const asked = ask(shop(), 11, 'unmask');
     expect(asked?.closesMs).toBeCloseTo(at(2) + 12 * HOUR, -3);
@@ -37,15 +35,15 @@ describe('a wall of tape without a mask that was noted', () => {
     expect(ask(shop(), 12.1, 'unmask')).toBeUndefined();
   });
   it('not where nothing is taped, nor where a mask was noted: that has a clock of its own', () => {
-    expect(ask(benchShop({}, room), 11, 'unmask')).toBeUndefined();
-    const mask = aTask('mask', { method: 'painter’s tape', scope: ['face'] });
+    expect(ask(benchShop({}, AT_22), 11, 'unmask')).toBeUndefined();
+    const mask = aMask();
     expect(ask(shop({ tasks: [mask] }), 11, 'unmask')).toBeUndefined();
     expect(ask(shop({ tasks: [mask] }), 11, 'mask')).toBeDefined();
   });
 });
 
 describe('rounds for bubbles', () => {
-  const shop = benchShop({}, room);
+  const shop = benchShop({}, AT_22);
   const [session] = shop.sessions;
   const asked = (minutes: number, change: Partial<Shop> = {}) =>
     asksAt({ ...shop, ...change }, at(minutes)).find((a) => a.is === 'bubbles');
@@ -62,10 +60,10 @@ describe('rounds for bubbles', () => {
 });
 
 describe('what the next coat meets', () => {
-  const next = aCoat('next', 2, { batchId: null, mixedMs: null, pouredMs: null, coveredMs: null });
+  const next = plannedCoat('next', 2);
   /** The shop with every step that holds the next coat left out. */
   const ready = (coats: readonly Coat[], hours: number) => {
-    let shop = benchShop({ coats }, room);
+    let shop = benchShop({ coats }, AT_22);
     const nowMs = at(2) + hours * HOUR;
     for (let i = 0; i < 20; i += 1) {
       const [piece] = shop.pieces;
@@ -73,7 +71,10 @@ describe('what the next coat meets', () => {
       if (held.length === 0) break;
       const waived = held.map(({ task }): PrepRecord => ({
         ...aTask(task.rule, { key: task.key, coatId: task.coatId, scope: task.scope }),
-        ...{ id: asId(`w ${task.key}`), state: 'waived', doneMs: nowMs - 1, reason: 'test' },
+        id: asId(`w ${task.key}`),
+        state: 'waived',
+        doneMs: nowMs - 1,
+        reason: 'test',
       }));
       shop = { ...shop, tasks: [...shop.tasks, ...waived] };
     }
@@ -97,26 +98,29 @@ describe('a wet session', () => {
   const coats = ['a', 'b', 'c'].map((id) => aCoat(id, 1, { pieceId: asId(id), pouredMs: null }));
   const of = (id: string, events = acts()) => aBatch(`b ${id}`, [id], { events });
   const session = {
-    ...{ id: asId<'session'>('session'), resinId: asId<'resin'>('resin') },
-    ...{ coatIds: coats.map((c) => c.id), startedMs: at(-10), endedMs: null },
+    id: asId<'session'>('session'),
+    resinId: asId<'resin'>('resin'),
+    coatIds: coats.map((c) => c.id),
+    startedMs: at(-10),
+    endedMs: null,
   };
   const poured = acts(...usualActs('b').slice(0, 5));
   const stirred = acts(...usualActs('c').slice(0, 4));
-  const shop = benchShop({ coats, sessions: [session] }, room);
+  const shop = benchShop({ coats, sessions: [session] }, AT_22);
   it('its batches stand as they were planned; what presses most leads', () => {
     const batches = [of('c', stirred), of('b', poured), of('a')];
-    const here = sessionAt({ ...shop, batches }, session, at(12));
-    expect(here?.batches.map((b) => b.batch.id)).toEqual(['b a', 'b b', 'b c']);
+    const leading = sessionAt({ ...shop, batches }, session, at(12));
+    expect(leading?.batches.map((b) => b.batch.id)).toEqual(['b a', 'b b', 'b c']);
     // Stirred and not poured comes before what lies open, and that before what is to be weighed.
-    expect(here?.batch.id).toBe('b c');
+    expect(leading?.batch.id).toBe('b c');
     const without = sessionAt({ ...shop, batches: batches.slice(1) }, session, at(12));
     expect(without?.batch.id).toBe('b b');
     expect(sessionAt({ ...shop, batches }, session, at(12), 'b a')?.batch.id).toBe('b a');
   });
   it('what is done is not looked at by choice; without batches or resin there is none', () => {
     const done = of('b', acts(...usualActs('b')));
-    const here = sessionAt({ ...shop, batches: [done, of('a')] }, session, at(40), 'b b');
-    expect(here?.batch.id).toBe('b a');
+    const leading = sessionAt({ ...shop, batches: [done, of('a')] }, session, at(40), 'b b');
+    expect(leading?.batch.id).toBe('b a');
     expect(sessionAt({ ...shop, batches: [] }, session, at(0))).toBeNull();
     expect(sessionAt({ ...shop, resins: [] }, session, at(0))).toBeNull();
   });
@@ -128,9 +132,9 @@ describe('a wet session', () => {
     // More than the 100 g that the sheet speaks of: less than its 40 min, more than half of them.
     expect(mixed?.workingMs).toBeLessThan(2_400_000);
     expect(mixed?.workingMs).toBeGreaterThan(1_200_000);
-    const before = sessionAt({ ...shop, batches: [of('a')] }, session, at(0));
-    expect(before).toMatchObject({ workingEndsMs: null, step: 'weigh A' });
-    expect(before?.massKg).toBeCloseTo(0.43, 12);
+    const unmixed = sessionAt({ ...shop, batches: [of('a')] }, session, at(0));
+    expect(unmixed).toMatchObject({ workingEndsMs: null, step: 'weigh A' });
+    expect(unmixed?.massKg).toBeCloseTo(0.43, 12);
   });
 });
 
@@ -140,7 +144,7 @@ describe('a large shop', () => {
     let nowMs = at(0);
     let breaths = 0;
     await warmShop(
-      benchShop({ pieces, areas: [], coats: [], batches: [] }, room),
+      benchShop({ pieces, areas: [], coats: [], batches: [] }, AT_22),
       () => (nowMs += 10),
       () => Promise.resolve((breaths += 1)),
     );
@@ -150,7 +154,7 @@ describe('a large shop', () => {
     nowMs = at(0);
     breaths = 0;
     await warmShop(
-      benchShop({ pieces, areas: [], coats: [], batches: [] }, room),
+      benchShop({ pieces, areas: [], coats: [], batches: [] }, AT_22),
       () => nowMs,
       () => Promise.resolve((breaths += 1)),
     );

@@ -1,16 +1,20 @@
 import { asId } from '@/records';
 import { areasOf } from './coatView';
 import { laidMasks } from './prepFacts';
-import { aFace, at, aTask } from './test/bench';
+import { aFace, aMask, at, aTask } from './test/bench';
 
 describe('masks that were laid', () => {
-  const mask = aTask('mask', { method: 'liquid latex' as never, scope: ['face'], doneMs: at(-5) });
+  const mask = aMask({ doneMs: at(-5) });
   it('one is a record of a mask that was done, by a method, for a coat', () => {
     expect(laidMasks([mask])).toMatchObject([
       { coatId: 'flood', areaId: 'face', laidMs: at(-5), takenOffMs: null },
     ]);
     for (const change of [
-      ...[{ state: 'waived' }, { method: null }, { doneMs: null }, { scope: [] }, { coatId: null }],
+      { state: 'waived' },
+      { method: null },
+      { doneMs: null },
+      { scope: [] },
+      { coatId: null },
       { rule: 'wipe' },
     ])
       expect(laidMasks([{ ...mask, ...(change as object) }])).toEqual([]);
@@ -38,12 +42,17 @@ describe('areas of a piece', () => {
     const area = (id: string, kind: 'face' | 'back', partOf: string | null = null) =>
       aFace({ id: asId(id), name: id, kind, partOf: partOf === null ? null : asId(partOf) });
     const areas = [
-      ...[area('back', 'back'), area('water', 'face', 'whole'), area('bank', 'face', 'whole')],
+      area('back', 'back'),
+      area('water', 'face', 'whole'),
+      area('bank', 'face', 'whole'),
       area('whole', 'face'),
       aFace({ id: asId('of another'), pieceId: asId('other') }),
     ];
     expect(areasOf({ areas }, 'piece').map((a) => a.name)).toEqual([
-      ...['whole', 'bank', 'water', 'back'],
+      'whole',
+      'bank',
+      'water',
+      'back',
     ]);
   });
 });

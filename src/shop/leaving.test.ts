@@ -1,6 +1,16 @@
 import { asId, type Defect } from '@/records';
 import { unfinished, type LeavingRows } from './leaving';
-import { aBatch, aCoat, aDefect, acts, at, aTask, benchShop, HOUR } from './test/bench';
+import {
+  aBatch,
+  acts,
+  aDefect,
+  aMask,
+  at,
+  aTask,
+  benchShop,
+  HOUR,
+  plannedCoat,
+} from './test/bench';
 
 /** A day later, by the sheet at 22 °C: it bears handling after 18 h, and is not cured yet. */
 const DAY = at(2) + 24 * HOUR;
@@ -17,7 +27,7 @@ describe('what keeps a piece from leaving', () => {
     expect(kept({}, at(2) + 18.01 * HOUR)).toEqual([]);
   });
   it('a coat that is planned, one in a session, one whose batch is gone', () => {
-    const planned = aCoat('next', 2, { batchId: null, mixedMs: null, pouredMs: null });
+    const planned = plannedCoat('next', 2);
     expect(kept({ coats: [planned] })).toEqual(['coat open']);
     const begun = { ...planned, batchId: asId<'batch'>('batch') };
     const events = acts([0, { is: 'weighed A', kg: 0.2, by: 'read' }]);
@@ -27,7 +37,7 @@ describe('what keeps a piece from leaving', () => {
     expect(kept({ coats: [begun], batches: [] })).toEqual(['in a session']);
   });
   it('a mask of one of its coats that is still on', () => {
-    const on = aTask('mask', { method: 'painter’s tape', scope: ['face'] });
+    const on = aMask();
     const off = aTask('unmask', { doneMs: at(60), key: 'unmask:flood.face' });
     expect(kept({ tasks: [on] })).toEqual(['mask on']);
     expect(kept({ tasks: [on], coats: [] })).toEqual([]);
@@ -36,10 +46,10 @@ describe('what keeps a piece from leaving', () => {
     expect(kept({ tasks: [on, { ...off, doneMs: at(-31) }] })).toEqual(['mask on']);
   });
   it('a finding that is not closed', () => {
-    const told = (change: Partial<Defect>) => kept({ defects: [aDefect('d', change)] });
-    expect(told({})).toEqual(['finding open']);
-    expect(told({ repairedMs: at(99) })).toEqual([]);
+    const kinds = (change: Partial<Defect>) => kept({ defects: [aDefect('d', change)] });
+    expect(kinds({})).toEqual(['finding open']);
+    expect(kinds({ repairedMs: at(99) })).toEqual([]);
     const rescue = { kind: 'polish', chosenMs: 0, coatIds: [], taskIds: [] } as const;
-    expect(told({ rescue, repairedMs: at(99) })).toEqual(['finding open']);
+    expect(kinds({ rescue, repairedMs: at(99) })).toEqual(['finding open']);
   });
 });

@@ -5,11 +5,10 @@ import { asId, type Coat } from '@/records';
 import { ledgerInputOf, viewPiece } from './coatView';
 import { lossViews } from './losses';
 import type { Shop } from './shop';
-import { aBatch, aCoat, acts, aFace, at, benchShop, HOUR, read } from './test/bench';
+import { aBatch, aCoat, acts, aFace, at, AT_22, benchShop, HOUR } from './test/bench';
 import { plainPiece } from './test/rows';
 
 const NOW = at(2) + 48 * HOUR;
-const room = read(-60, 22);
 /** So many pours of one coat each; the cup weighed before and after tells what each took, kg. */
 function poured(usedKg: readonly number[], change: Partial<Coat> = {}, more: Partial<Shop> = {}) {
   const ids = usedKg.map((_, i) => `c${i}`);
@@ -41,7 +40,7 @@ function poured(usedKg: readonly number[], change: Partial<Coat> = {}, more: Par
       ),
       ...more,
     },
-    room,
+    AT_22,
   );
 }
 /** What the ledger of such a coat says is poured, kg, and how much of it runs off, m³. */
@@ -58,19 +57,19 @@ function planned() {
 
 describe('what weighed cups taught', () => {
   it('nothing was weighed: nothing is told', () => {
-    expect(lossViews(benchShop({}, room), NOW)).toEqual([]);
+    expect(lossViews(benchShop({}, AT_22), NOW)).toEqual([]);
   });
   it('pours of one kind on one support together; what was accepted stands there too', () => {
     const accepted = { support: 'canvas', kind: 'seal', factor: 1.2 } as const;
     const { settings } = benchShop();
     const losses = [accepted] as unknown as typeof settings.losses;
-    const told = lossViews(poured([0.1, 0.11], {}, { settings: { ...settings, losses } }), NOW);
-    expect(told.map((t) => [t.support, t.kind, t.pours])).toEqual([
+    const views = lossViews(poured([0.1, 0.11], {}, { settings: { ...settings, losses } }), NOW);
+    expect(views.map((t) => [t.support, t.kind, t.pours])).toEqual([
       ['canvas', 'seal', 0],
       ['tile', 'flood', 2],
     ]);
-    expect(told[0]).toMatchObject({ accepted, learned: null, runOffM2: null });
-    expect(told[1]?.accepted).toBeNull();
+    expect(views[0]).toMatchObject({ accepted, learned: null, runOffM2: null });
+    expect(views[1]?.accepted).toBeNull();
   });
   it('run-off by what was used: what was poured beyond the ledger ran off, for each metre of edge', () => {
     const { kg, ran } = planned();
@@ -88,10 +87,10 @@ describe('what weighed cups taught', () => {
   it('of n alike the edges of all count', () => {
     const { kg, ran } = planned();
     const three = { pieces: [plainPiece('p0', { count: 3 })] };
-    const [told] = lossViews(poured([3 * kg], {}, three), NOW);
+    const [views] = lossViews(poured([3 * kg], {}, three), NOW);
     // Three metres of edge; what is planned is three times as much, but for what stays in the cup.
-    expect(told?.runOffM2 ?? NaN).toBeGreaterThan(0.8 * ran);
-    expect(told?.runOffM2 ?? NaN).toBeLessThan(1.2 * ran);
+    expect(views?.runOffM2 ?? NaN).toBeGreaterThan(0.8 * ran);
+    expect(views?.runOffM2 ?? NaN).toBeLessThan(1.2 * ran);
   });
   it('kinds and supports are kept apart, each with what was accepted for it', () => {
     const { settings } = benchShop();
@@ -100,14 +99,16 @@ describe('what weighed cups taught', () => {
       factor('canvas', 'flood', 1.1),
       factor('tile', 'seal', 1.2),
     ] as unknown as typeof settings.losses;
-    const told = lossViews(poured([0.1], {}, { settings: { ...settings, losses } }), NOW);
-    expect(told.map((t) => [t.support, t.kind, t.pours])).toEqual([
+    const views = lossViews(poured([0.1], {}, { settings: { ...settings, losses } }), NOW);
+    expect(views.map((t) => [t.support, t.kind, t.pours])).toEqual([
       ['canvas', 'flood', 0],
       ['tile', 'seal', 0],
       ['tile', 'flood', 1],
     ]);
-    expect(told.map((t) => (t.accepted as { factor: number } | null)?.factor ?? null)).toEqual([
-      ...[1.1, 1.2, null],
+    expect(views.map((t) => (t.accepted as { factor: number } | null)?.factor ?? null)).toEqual([
+      1.1,
+      1.2,
+      null,
     ]);
   });
   it('a coat with colours, and a cup that served several, teach nothing', () => {

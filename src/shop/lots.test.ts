@@ -1,12 +1,9 @@
 import { asId, type Lot } from '@/records';
 import { lotInUse, lotsOf } from './lots';
-import { aBatch, aCoat, acts, at } from './test/bench';
+import { aBatch, aCoat, acts, aLot, at } from './test/bench';
 
-const lot = (name: string, change: Partial<Lot> = {}): Lot => ({
-  ...{ id: asId(name), resinId: asId('resin'), name, openedMs: null, bestBeforeMs: null },
-  ...{ fullAKg: 1, fullBKg: 0.9, emptyMs: null },
-  ...change,
-});
+const lot = (name: string, change: Partial<Lot> = {}) =>
+  aLot(name, { fullAKg: 1, fullBKg: 0.9, ...change });
 const RESIN = asId<'resin'>('resin');
 const none = { batches: [], coats: [] };
 
@@ -21,14 +18,18 @@ describe('bottles of a resin', () => {
       lot('other', { resinId: asId('another') }),
     ];
     expect(lotsOf({ lots, ...none }, RESIN).map((l) => l.lot.name)).toEqual([
-      ...['new', 'old', 'sealed a', 'sealed b', 'empty'],
+      'new',
+      'old',
+      'sealed a',
+      'sealed b',
+      'empty',
     ]);
   });
   it('what is left is what was in them less what was weighed, and no less than is told', () => {
     const mixed = aBatch('one', ['flood'], { lotId: asId('L') });
     const begun = aBatch('two', ['back'], { lotId: asId('L'), events: [] });
     const half = aBatch('three', ['rim'], {
-      ...{ lotId: asId('L') },
+      lotId: asId('L'),
       events: acts([0, { is: 'weighed A', kg: 0.07, by: 'read' }]),
     });
     const coats = [

@@ -9,15 +9,21 @@ import {
   wasMasked,
 } from './prepView';
 import type { Shop } from './shop';
-import { aCoat, aFace, at, aTask, benchShop, HOUR, read } from './test/bench';
+import {
+  aCoat,
+  aFace,
+  aMask,
+  at,
+  AT_22,
+  aTask,
+  benchShop,
+  HOUR,
+  plannedCoat,
+  walledFace,
+} from './test/bench';
 
-const room = read(-60, 22);
-const walled = () => {
-  const face = aFace();
-  return [{ ...face, edges: face.edges.map((e) => ({ ...e, kind: 'tape wall' as const })) }];
-};
-const mask = aTask('mask', { method: 'painter’s tape', scope: ['face'], key: 'mask:flood.face' });
-const shopOf = (change: Partial<Shop>) => benchShop({ areas: walled(), ...change }, room);
+const mask = aMask({ key: 'mask:flood.face' });
+const shopOf = (change: Partial<Shop>) => benchShop({ areas: [walledFace()], ...change }, AT_22);
 const pieceOf = (shop: Shop) => {
   const [piece] = shop.pieces;
   if (!piece) throw new Error('no piece');
@@ -33,15 +39,15 @@ describe('the clock of a mask', () => {
     const [first] = clocks(1);
     if (!first) throw new Error('no mask');
     const { bestFromMs, bestToMs, limitMs } = first.removal;
-    const told = (ms: number) => {
+    const phaseAt = (ms: number) => {
       const [clock] = clocks((ms - at(2)) / HOUR);
       return [clock?.phase, clock?.atMs];
     };
     expect(bestFromMs).toBeLessThan(bestToMs);
-    expect(told(bestFromMs - 1000)).toEqual(['on', bestFromMs]);
-    expect(told(bestFromMs)).toEqual(['best', Math.min(bestToMs, limitMs)]);
-    expect(told(limitMs - 1000)[1]).toBe(limitMs);
-    expect(told(limitMs)).toEqual(['over', limitMs]);
+    expect(phaseAt(bestFromMs - 1000)).toEqual(['on', bestFromMs]);
+    expect(phaseAt(bestFromMs)).toEqual(['best', Math.min(bestToMs, limitMs)]);
+    expect(phaseAt(limitMs - 1000)[1]).toBe(limitMs);
+    expect(phaseAt(limitMs)).toEqual(['over', limitMs]);
   });
   it('none without a mask, none once it is off', () => {
     expect(clocks(1, [])).toEqual([]);
@@ -55,7 +61,7 @@ describe('the clock of a mask', () => {
 });
 
 describe('the plan of steps', () => {
-  const next = aCoat('next', 2, { batchId: null, mixedMs: null, pouredMs: null, coveredMs: null });
+  const next = plannedCoat('next', 2);
   const last = { ...next, id: asId<'coat'>('last'), name: 'last', order: 3 };
   const shop = shopOf({ coats: [aCoat('flood', 1), next, last] });
   const NOW = at(2) + 30 * HOUR;
@@ -91,7 +97,7 @@ describe('the plan of steps', () => {
   it('what dries is told while it dries', () => {
     const seal = { ...next, kind: 'flood' as const, order: 1 };
     const porous = [aFace({ porosity: 'porous' })];
-    const bare = benchShop({ areas: porous, coats: [seal], batches: [] }, room);
+    const bare = benchShop({ areas: porous, coats: [seal], batches: [] }, AT_22);
     const asked = prepOf(bare, pieceOf(bare), at(1)).state.tasks.find(
       (t) => t.task.rule === 'seal',
     );
@@ -105,7 +111,7 @@ describe('the plan of steps', () => {
     expect(rules(at(0) + 1000 * HOUR)).toEqual([]);
   });
   it('steps after the last coat are left once every coat lies', () => {
-    const own = {
+    const note = {
       kind: 'note',
       key: 'own:felt',
       title: 'Felt',
@@ -116,8 +122,11 @@ describe('the plan of steps', () => {
       labelS: 0,
     };
     const felt = aTask('own note', {
-      ...{ key: 'own:felt', coatId: null, state: 'open', doneMs: null },
-      own: own as unknown as PrepRecord['own'],
+      key: 'own:felt',
+      coatId: null,
+      state: 'open',
+      doneMs: null,
+      own: note as unknown as PrepRecord['own'],
     });
     const laid = shopOf({ tasks: [felt] });
     expect(leftSteps(laid, pieceOf(laid), NOW).map((t) => t.task.key)).toEqual([

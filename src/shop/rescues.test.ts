@@ -1,24 +1,23 @@
 import { hollowVolume, pitVolume } from '@/core/inspect';
 import { mixDensity, smallestBatchKg } from '@/core/resin';
 import { TEST_SHEET } from '@/core/resin/test/sheet';
-import { asId, plainArea, type Area, type Defect } from '@/records';
+import { asId, NOT_LOOKED, plainArea, type Area, type Defect } from '@/records';
 import { viewPiece } from './coatView';
 import { causesOf } from './findings';
 import { rescueFacts, rescuesOf } from './rescues';
 import type { Shop } from './shop';
-import { aCoat, aDefect, aFace, at, benchShop, HOUR, read } from './test/bench';
+import { aCoat, aDefect, aFace, at, AT_22, benchShop, HOUR } from './test/bench';
 import { plainResin } from './test/rows';
 
 /** Two days on, in a room at the sheet's own 22 °C: the coat is hard. */
 const NOW = at(2) + 48 * HOUR;
-const room = read(-60, 22);
 const priced = plainResin('resin', { price: { amount: 20, per: 'l' } });
 const look = (change: Partial<Defect['look']>): Defect['look'] => ({
-  ...{ allOver: null, count: null, sizeM: null, depthM: null },
+  ...NOT_LOOKED,
   ...change,
 });
 const ways = (defect: Defect, change: Partial<Shop> = {}) => {
-  const shop = benchShop({ resins: [priced], defects: [defect], ...change }, room);
+  const shop = benchShop({ resins: [priced], defects: [defect], ...change }, AT_22);
   const [piece] = shop.pieces;
   if (!piece) throw new Error('no piece');
   const view = viewPiece(shop, piece, NOW);
@@ -38,7 +37,9 @@ const spot = (change: Partial<Defect> = {}) =>
   });
 const back: Area = {
   ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018, ['open'], 'back'),
-  ...{ id: asId('back'), pieceId: asId('piece'), porosity: 'sealed' },
+  id: asId('back'),
+  pieceId: asId('piece'),
+  porosity: 'sealed',
 };
 
 describe('ways back from a finding', () => {
@@ -119,8 +120,14 @@ describe('what a way back is judged by', () => {
   const facts = (change: Partial<Shop> = {}, defect = spot()) => ways(defect, change).facts;
   it('the film, the support and where it has been', () => {
     expect(facts()).toMatchObject({
-      ...{ film: 'hard', support: 'tile', allOver: false, hasBack: false, hasFace: true },
-      ...{ hasEdge: true, holdsDome: false, neverCures: false },
+      film: 'hard',
+      support: 'tile',
+      allOver: false,
+      hasBack: false,
+      hasFace: true,
+      hasEdge: true,
+      holdsDome: false,
+      neverCures: false,
     });
     expect(facts({}, spot({ kind: 'tacky all over' })).allOver).toBe(true);
     expect(
@@ -138,7 +145,8 @@ describe('what a way back is judged by', () => {
     expect(doming(['doming'])).toBe(true);
     expect(doming(['doming', 'open'])).toBe(false);
     expect(facts({ areas: [aFace({ edges: [] })] })).toMatchObject({
-      ...{ hasEdge: false, holdsDome: false },
+      hasEdge: false,
+      holdsDome: false,
     });
   });
   it('a finding of no coat is on the faces, not on the back', () => {

@@ -1,7 +1,7 @@
 import { dewPoint } from '@/core/climate';
 import type { SourcedReading } from '@/records';
 import { roomAlarms } from './roomAlarms';
-import { aCoat, at, benchShop, HOUR, read } from './test/bench';
+import { aCoat, at, benchShop, HOUR, plannedCoat, read } from './test/bench';
 import { plainResin } from './test/rows';
 
 const alarms = (...readings: SourcedReading[]) => roomAlarms(benchShop({}, ...readings), at(65));
@@ -14,7 +14,8 @@ describe('what the room does to a coat that cures', () => {
     expect(cold).toMatchObject({ is: 'too cold', limitK: 288.15, usual: true, fromMs: null });
     expect(kinds(read(-60, 22), read(60, 30))).toEqual([]);
     expect(alarms(read(-60, 22), read(60, 30.1))[0]).toMatchObject({
-      ...{ is: 'too warm', limitK: 303.15 },
+      is: 'too warm',
+      limitK: 303.15,
     });
   });
   it('by what its maker declares', () => {
@@ -28,15 +29,15 @@ describe('what the room does to a coat that cures', () => {
   it('near the dew point while its surface takes water: less than 3 K', () => {
     const margin = (humidity: number) => 295.15 - dewPoint({ temperatureK: 295.15, humidity });
     const [damp, dry] = [0.85, 0.8].sort((a, b) => margin(a) - margin(b));
-    const told = alarms(read(-60, 22, damp));
-    expect(told).toMatchObject([{ is: 'near dew', read: false }]);
+    const found = alarms(read(-60, 22, damp));
+    expect(found).toMatchObject([{ is: 'near dew', read: false }]);
     expect(margin(damp ?? 0)).toBeLessThan(3);
     expect(margin(dry ?? 0)).toBeGreaterThan(3);
     expect(kinds(read(-60, 22, dry))).toEqual([]);
   });
   it('not one that is hard or not poured, and nothing where nobody read the room', () => {
     const hard = aCoat('flood', 1, { mixedMs: at(2) - 40 * HOUR, pouredMs: at(10) - 40 * HOUR });
-    const planned = aCoat('flood', 1, { batchId: null, mixedMs: null, pouredMs: null });
+    const planned = plannedCoat('flood', 1);
     for (const coat of [hard, planned])
       expect(
         roomAlarms(benchShop({ coats: [coat] }, read(-3000, 22), read(60, 5)), at(65)),

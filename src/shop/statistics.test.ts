@@ -1,14 +1,27 @@
 import { asId, type Coat, type Defect } from '@/records';
 import { statisticsOf } from './statistics';
-import { aBatch, aCoat, aDefect, at, benchShop, entry, usualActs, acts } from './test/bench';
+import {
+  aBatch,
+  aCoat,
+  acts,
+  aDefect,
+  aLot,
+  at,
+  aTask,
+  benchShop,
+  entry,
+  usualActs,
+} from './test/bench';
 import { plainResin } from './test/rows';
 
 const DAY = 24 * 60;
 /** Four coats of two resins in two months, each of a batch and a session of its own. */
 const coat = (id: string, resin: string, days: number, change: Partial<Coat> = {}) =>
   aCoat(id, 1, {
-    ...{ resinId: asId(resin), batchId: asId(`b ${id}`) },
-    ...{ mixedMs: at(days * DAY), pouredMs: at(days * DAY + 8) },
+    resinId: asId(resin),
+    batchId: asId(`b ${id}`),
+    mixedMs: at(days * DAY),
+    pouredMs: at(days * DAY + 8),
     ...change,
   });
 const coats = [
@@ -20,15 +33,14 @@ const coats = [
 ];
 const batch = (id: string, coatIds: readonly string[] = [id], lot: string | null = null) =>
   aBatch(`b ${id}`, coatIds, {
-    ...{ sessionId: asId(`s ${id}`), lotId: lot === null ? null : asId(lot) },
+    sessionId: asId(`s ${id}`),
+    lotId: lot === null ? null : asId(lot),
     events: acts(...usualActs(coatIds[0])),
   });
-const lots = ['L1', 'L2'].map((name) => ({
-  ...{ id: asId<'lot'>(name), resinId: asId<'resin'>('clear'), name, openedMs: null },
-  ...{ bestBeforeMs: null, fullAKg: null, fullBKg: null, emptyMs: null },
-}));
+const lots = ['L1', 'L2'].map((name) => aLot(name, { resinId: asId('clear') }));
 const shop = benchShop({
-  ...{ coats, lots },
+  coats,
+  lots,
   resins: [plainResin('clear', { name: 'Clear' }), plainResin('slow', { name: 'Slow' })],
   batches: [batch('a', ['a'], 'L1'), batch('b', ['b'], 'L2'), batch('c'), batch('d', ['d', 'x'])],
   defects: [
@@ -48,48 +60,48 @@ const started = new Map(
     ] as const
   ).map(([id, by, temperatureK]) => [id, entry({ by, figures: { temperatureK } })]),
 );
-const told = () => statisticsOf(shop, started);
+const statistics = () => statisticsOf(shop, started);
 const tally = (list: readonly { name: string; findings: number; share: { share: number } }[]) =>
   list.map(({ name, findings, share }) => [name, findings, share.share]);
 
 describe('what the findings of a shop say together', () => {
   it('counts coats that were poured, and findings of the work: not what was not liked, nor what has no coat', () => {
-    expect(told().poured).toBe(4);
+    expect(statistics().poured).toBe(4);
     // b and d are clean: two of four.
-    expect(told().firstTimeRight?.share).toBeCloseTo(0.5, 12);
-    expect(told().byKind).toEqual([
+    expect(statistics().firstTimeRight?.share).toBeCloseTo(0.5, 12);
+    expect(statistics().byKind).toEqual([
       ['fish eye', 2],
       ['dust nib', 1],
     ]);
   });
   it('by resin, lot, room and person; those without an answer are left out', () => {
-    expect(tally(told().byResin)).toEqual([
+    expect(tally(statistics().byResin)).toEqual([
       ['Clear', 2, 0.5],
       ['Slow', 1, 0.5],
     ]);
-    expect(tally(told().byLot)).toEqual([
+    expect(tally(statistics().byLot)).toEqual([
       ['L1', 2, 1],
       ['L2', 0, 0],
     ]);
     // 17, 18 and 24 °C: each limit belongs to the warmer step.
-    expect(tally(told().byRoom)).toEqual([
+    expect(tally(statistics().byRoom)).toEqual([
       ['under 18 °C', 2, 1],
       ['18 to 24 °C', 0, 0],
       ['over 24 °C', 1, 1],
     ]);
-    expect(tally(told().byPerson)).toEqual([
+    expect(tally(statistics().byPerson)).toEqual([
       ['Ines', 2, 0.5],
       ['Rowan', 1, 1],
     ]);
   });
   it('by the month of the pour, oldest first', () => {
-    expect(told().byMonth.map(({ name }) => name)).toEqual(['2026-01-01', '2026-02-01']);
-    expect(told().byMonth.map(({ share }) => share.share)).toEqual([2 / 3, 0]);
+    expect(statistics().byMonth.map(({ name }) => name)).toEqual(['2026-01-01', '2026-02-01']);
+    expect(statistics().byMonth.map(({ share }) => share.share)).toEqual([2 / 3, 0]);
   });
   it('mass by what was weighed, a batch shared among its coats', () => {
     // 430 g each; of the last batch half.
-    expect(told().mixedKg).toBeCloseTo(3 * 0.43 + 0.215, 12);
-    expect(told().reworkKg).toBe(0);
+    expect(statistics().mixedKg).toBeCloseTo(3 * 0.43 + 0.215, 12);
+    expect(statistics().reworkKg).toBe(0);
   });
   it('what ways back took, by their kind', () => {
     const rescued = (kind: 'polish' | 'fill', ...ids: string[]): Partial<Defect> =>
@@ -131,12 +143,15 @@ describe('what goes with a fault by more than chance', () => {
         defects: many
           .slice(0, bad)
           .map((c, i) => aDefect(String(i), { coatId: c.id, kind: 'fish eye' })),
-        tasks: many.map((c, i) => ({
-          ...{ id: asId<'task'>(`t${i}`), pieceId: asId<'piece'>('piece'), key: `wipe:${c.id}` },
-          ...{ rule: 'wipe', title: 'Wipe', coatId: c.id, doneMs: 0, scope: [], reason: '' },
-          ...{ state: i < dirty ? ('waived' as const) : ('done' as const) },
-          ...{ result: null, order: null, method: null, limit: null, own: null },
-        })),
+        tasks: many.map((c, i) =>
+          aTask('wipe', {
+            id: asId(`t${i}`),
+            key: `wipe:${c.id}`,
+            coatId: c.id,
+            doneMs: 0,
+            state: i < dirty ? 'waived' : 'done',
+          }),
+        ),
       }),
       new Map(),
     ).drifts;

@@ -3,33 +3,39 @@ import {
   asId,
   type Area,
   type Batch,
+  BATCHES,
   type Coat,
+  COATS,
   DEFAULT_SETTINGS,
   type Defect,
+  DEFECTS,
+  type Layer,
   type LogEntry,
-  NOT_LOOKED,
+  type Lot,
+  LOTS,
   plainArea,
   plainCoat,
   type PrepRecord,
   roomDays,
   type SourcedReading,
+  TASKS,
 } from '@/records';
 import { roomOf } from '../room';
 import type { Shop } from '../shop';
 import { plainPiece, plainResin } from './rows';
 
 export const HOUR = 3_600_000;
-export const MIN = 60_000;
+const MIN = 60_000;
 /** When part A is weighed in a batch of these tests. */
-export const T0 = Date.UTC(2026, 0, 10, 9);
+const T0 = Date.UTC(2026, 0, 10, 9);
 export const at = (minutes: number): number => T0 + minutes * MIN;
 
 /** An act and its minute. */
-export type Told = readonly [minutes: number, act: WetAct];
+export type TimedAct = readonly [minutes: number, act: WetAct];
 
 /** Acts of a batch by the minute; their ids are `e0`, `e1` …. */
-export const acts = (...told: Told[]): WetEvent[] =>
-  told.map(([minutes, act], i) => ({ ...act, id: `e${i}`, atMs: at(minutes) }));
+export const acts = (...timed: TimedAct[]): WetEvent[] =>
+  timed.map(([minutes, act], i) => ({ ...act, id: `e${i}`, atMs: at(minutes) }));
 
 /** Weighed right (1 : 1 by volume, 230 + 200 g), stirred three minutes, poured at ten, covered at thirty. */
 export const usualActs = (coatId = 'flood') =>
@@ -40,45 +46,115 @@ export const usualActs = (coatId = 'flood') =>
     [6, { is: 'stirred' }],
     [10, { is: 'poured', coatId }],
     [30, { is: 'covered', coatId }],
-  ] as const satisfies readonly Told[];
+  ] as const satisfies readonly TimedAct[];
+
+const PIECE = asId<'piece'>('piece');
+const RESIN = asId<'resin'>('resin');
 
 export const aBatch = (
   id: string,
   coatIds: readonly string[],
   change: Partial<Batch> = {},
 ): Batch => ({
-  ...{ id: asId(id), sessionId: asId('session'), resinId: asId('resin'), lotId: null },
-  ...{ coatIds: coatIds.map((c) => asId(c)), measure: 'weight', targetM3: 0.4e-3 },
-  ...{ targetAKg: 0.23, targetBKg: 0.2, cups: [], tareKg: null, reading: null },
+  ...BATCHES.defaults,
+  id: asId(id),
+  sessionId: asId('session'),
+  resinId: RESIN,
+  coatIds: coatIds.map((c) => asId(c)),
+  targetM3: 0.4e-3,
+  targetAKg: 0.23,
+  targetBKg: 0.2,
   events: acts(...usualActs(coatIds[0])),
   ...change,
 });
 
+/** A flood of 2 mm, poured eight minutes after its mix. */
 export const aCoat = (id: string, order: number, change: Partial<Coat> = {}): Coat => ({
+  ...COATS.defaults,
   ...plainCoat(2e-3),
-  ...{ id: asId(id), pieceId: asId('piece'), name: id, resinId: asId('resin'), order },
-  ...{ areaIds: [asId('face')], staysM: [2e-3], batchId: asId('batch') },
-  ...{ mixedMs: at(2), pouredMs: at(10), coveredMs: at(30), learned: null, touches: [] },
+  id: asId(id),
+  pieceId: PIECE,
+  name: id,
+  resinId: RESIN,
+  order,
+  areaIds: [asId('face')],
+  staysM: [2e-3],
+  batchId: asId('batch'),
+  mixedMs: at(2),
+  pouredMs: at(10),
+  coveredMs: at(30),
   ...change,
 });
+
+/** A coat that is only planned. */
+export const plannedCoat = (id: string, order: number, change: Partial<Coat> = {}): Coat =>
+  aCoat(id, order, { batchId: null, mixedMs: null, pouredMs: null, coveredMs: null, ...change });
 
 export const aFace = (change: Partial<Area> = {}): Area => ({
   ...plainArea({ kind: 'rectangle', widthM: 0.3, heightM: 0.2 }, 0.018),
-  ...{ id: asId('face'), pieceId: asId('piece'), porosity: 'sealed' },
+  id: asId('face'),
+  pieceId: PIECE,
+  porosity: 'sealed',
   ...change,
 });
+
+/** The face between walls of tape. */
+export const walledFace = (): Area => {
+  const face = aFace();
+  return { ...face, edges: face.edges.map((e) => ({ ...e, kind: 'tape wall' })) };
+};
 
 export const aTask = (rule: string, change: Partial<PrepRecord> = {}): PrepRecord => ({
-  ...{ id: asId(`task ${rule}`), pieceId: asId('piece'), key: `${rule}:flood`, rule, title: rule },
-  ...{ coatId: 'flood', state: 'done', doneMs: at(-30), scope: [], reason: '', result: null },
-  ...{ order: null, method: null, limit: null, own: null },
+  ...TASKS.defaults,
+  id: asId(`task ${rule}`),
+  pieceId: PIECE,
+  key: `${rule}:flood`,
+  rule,
+  title: rule,
+  coatId: 'flood',
+  state: 'done',
+  doneMs: at(-30),
+  scope: [],
   ...change,
 });
 
+/** Tape round the face, for the flood. */
+export const aMask = (change: Partial<PrepRecord> = {}): PrepRecord =>
+  aTask('mask', { method: 'painter’s tape', scope: ['face'], ...change });
+
 export const aDefect = (id: string, change: Partial<Defect> = {}): Defect => ({
-  ...{ id: asId(id), pieceId: asId('piece'), coatId: asId('flood'), kind: 'fish eye', note: '' },
-  ...{ at: null, look: NOT_LOOKED, answers: {}, rescue: null, looks: [] },
-  ...{ foundMs: at(24 * 60), repairedMs: null },
+  ...DEFECTS.defaults,
+  id: asId(id),
+  pieceId: PIECE,
+  coatId: asId('flood'),
+  kind: 'fish eye',
+  note: '',
+  foundMs: at(24 * 60),
+  ...change,
+});
+
+export const aLot = (name: string, change: Partial<Lot> = {}): Lot => ({
+  ...LOTS.defaults,
+  id: asId(name),
+  resinId: RESIN,
+  name,
+  ...change,
+});
+
+/** Paint on the ground of the face. */
+export const aLayer = (state: Layer['state'], change: Partial<Layer> = {}): Layer => ({
+  id: asId('layer'),
+  pieceId: PIECE,
+  areaIds: [asId('face')],
+  kind: 'paint',
+  name: 'Ground',
+  over: null,
+  turn: 0,
+  greatestM: 1e-4,
+  meanM: 1e-4,
+  share: 1,
+  labelS: 3600,
+  state,
   ...change,
 });
 
@@ -89,14 +165,27 @@ export const read = (
   humidity = 0.5,
   surfaceC: number | null = null,
 ): SourcedReading => ({
-  ...{ atMs: at(minutes), temperatureK: celsius + 273.15, humidity },
+  atMs: at(minutes),
+  temperatureK: celsius + 273.15,
+  humidity,
   surfaceK: surfaceC === null ? null : surfaceC + 273.15,
   source: { how: 'typed', by: 'Ines', coatId: null, out: false },
 });
+/** The room at the sheet's own temperature, read an hour before the mix. */
+export const AT_22 = read(-60, 22);
 
 export const entry = (change: Partial<LogEntry> = {}): LogEntry => ({
-  ...{ id: asId('entry'), seq: 1, atMs: T0, kind: 'session started', text: '', by: 'Ines' },
-  ...{ pieceId: null, coatId: null, batchId: null, sessionId: asId('session'), aboutId: null },
+  id: asId('entry'),
+  seq: 1,
+  atMs: T0,
+  kind: 'session started',
+  text: '',
+  by: 'Ines',
+  pieceId: null,
+  coatId: null,
+  batchId: null,
+  sessionId: asId('session'),
+  aboutId: null,
   figures: {},
   ...change,
 });
@@ -107,12 +196,20 @@ export const benchShop = (change: Partial<Shop> = {}, ...readings: SourcedReadin
   pieces: [plainPiece('piece')],
   areas: [aFace()],
   resins: [plainResin('resin')],
-  ...{ lots: [], swatches: [], layers: [], defects: [], tasks: [], templates: [] },
+  lots: [],
+  swatches: [],
+  layers: [],
+  defects: [],
+  tasks: [],
+  templates: [],
   coats: [aCoat('flood', 1)],
   sessions: [
     {
-      ...{ id: asId('session'), resinId: asId('resin'), coatIds: [asId('flood')] },
-      ...{ startedMs: at(-10), endedMs: at(30) },
+      id: asId('session'),
+      resinId: RESIN,
+      coatIds: [asId('flood')],
+      startedMs: at(-10),
+      endedMs: at(30),
     },
   ],
   batches: [aBatch('batch', ['flood'])],
