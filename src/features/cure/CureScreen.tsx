@@ -42,7 +42,7 @@ function Windows({ view, nowMs }: { view: CoatView; nowMs: number }) {
           quantity="duration"
         >
           {/* A date and a time stand side by side on a phone as well. */}
-          <Figure fontWeight="600" fontSize={{ base: 'sm', sm: 'md' }}>
+          <Figure fontWeight="600" fontSize={{ base: 'sm', md: 'inherit' }}>
             {clockText(at, nowMs)}
           </Figure>
         </Explained>{' '}
@@ -75,13 +75,13 @@ function Windows({ view, nowMs }: { view: CoatView; nowMs: number }) {
               scope="row"
               textAlign="left"
               py="2"
-              pe={{ base: '1', sm: '3' }}
+              pe={{ base: '1', md: '3' }}
               fontWeight="600"
             >
               {row.title}
             </chakra.th>
-            <chakra.td pe={{ base: '1', sm: '3' }}>{time(row, 'opens')}</chakra.td>
-            <chakra.td pe={{ base: '1', sm: '3' }}>{time(row, 'closes')}</chakra.td>
+            <chakra.td pe={{ base: '1', md: '3' }}>{time(row, 'opens')}</chakra.td>
+            <chakra.td pe={{ base: '1', md: '3' }}>{time(row, 'closes')}</chakra.td>
             <chakra.td
               color={row.status === 'shut' ? 'oxide' : 'ink'}
               fontWeight={row.status === 'open' ? '600' : '400'}
